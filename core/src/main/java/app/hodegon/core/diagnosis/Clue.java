@@ -1,0 +1,12 @@
+package app.hodegon.core.diagnosis;
+
+/**
+ * One piece of evidence as the inference takes it.
+ *
+ * @param id names it in answers: a sign's id, {@code measure@checkpoint} with its limit, or {@code flight:slice}
+ * @param cause the chance of its showing, by fault
+ * @param present likelihood of what was observed when the showing is there
+ * @param absent likelihood when it is not
+ * @param text what was observed, in lead/trail placeholders
+ */
+record Clue(String id, Showing showing, NoisyOr cause, double present, double absent, String text) {}
