@@ -1,0 +1,81 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Plan.Step;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.BiPredicate;
+
+/** How far one fault's route has been climbed while the days are laid, assuming that gates pass when they should. */
+final class Climb {
+
+    private final List<Step> route;
+    private final Optional<Step> below;
+    private final int daysPerRung;
+    private final double volume;
+    private final BiPredicate<Step, Place> possible;
+
+    private int at;
+    private int daysOnStep;
+    private int repsOnStep;
+
+    /**
+     * @param below what was passed before the route begins
+     * @param volume share of an adult's repetitions
+     */
+    Climb(List<Step> route, Optional<Step> below, int daysPerRung, double volume, BiPredicate<Step, Place> possible) {
+        this.route = route;
+        this.below = below;
+        this.daysPerRung = daysPerRung;
+        this.volume = volume;
+        this.possible = possible;
+        // Preparing opens the first sessions as their refresher; it is a main block only where nothing comes after it.
+        this.at = route.size() > 1 && !route.get(0).rung().gated() ? 1 : 0;
+    }
+
+    boolean empty() {
+        return route.isEmpty();
+    }
+
+    /** The step to work on there: the one reached, or the highest earlier one that the place allows. */
+    Optional<Step> stepAt(Place place) {
+        if (route.isEmpty()) return Optional.empty();
+        for (int i = at; i >= 0; i--) if (possible.test(route.get(i), place)) return Optional.of(route.get(i));
+        return below.filter(s -> possible.test(s, place));
+    }
+
+    /** The step a refresher set repeats before the main block. */
+    Optional<Step> refresherBelow(Step main, Place place) {
+        int index = route.indexOf(main);
+        for (int i = index - 1; i >= 0; i--) {
+            if (possible.test(route.get(i), place) && !route.get(i).rung().withBall()) return Optional.of(route.get(i));
+        }
+        return below.filter(
+                s -> s != main && possible.test(s, place) && !s.rung().withBall());
+    }
+
+    boolean isNew(Step step) {
+        return route.indexOf(step) == at && daysOnStep < 2;
+    }
+
+    boolean hasPassed(Rung rung) {
+        return route.isEmpty() || (at < route.size() && route.get(at).rung().compareTo(rung) > 0);
+    }
+
+    /** Books a day's main block and check; goes on to the next step when this one has had its days and its reps. */
+    void practised(Step step, int reps, boolean checked) {
+        if (route.indexOf(step) != at) return;
+        daysOnStep += checked || step.gate().isEmpty() ? 1 : 0;
+        repsOnStep += reps;
+        int wantedDays = step.gate().isPresent() ? daysPerRung : 1;
+        boolean enoughDays = daysOnStep >= wantedDays;
+        boolean enoughReps = repsOnStep >= Dose.wantedReps(step.rung()) * volume;
+        // Few minutes must not hold a student on one rung for ever: after twice the days the gate alone decides.
+        if (at < route.size() - 1 && enoughDays && (enoughReps || daysOnStep >= 2 * wantedDays)) {
+            at++;
+            daysOnStep = 0;
+            repsOnStep = 0;
+        }
+    }
+}

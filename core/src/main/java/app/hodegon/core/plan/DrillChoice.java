@@ -1,0 +1,135 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.approach.Choice;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.Drill.Effect;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Feedback;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Plan.LeftOut;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.List;
+import java.util.Optional;
+import java.util.function.Predicate;
+import java.util.stream.Collectors;
+
+/** Which drills may be used for this student, and which one is best for a fault on a rung. */
+final class DrillChoice {
+
+    private final PlanRequest request;
+    private final List<Drill> allowed = new ArrayList<>();
+    private final List<LeftOut> leftOut = new ArrayList<>();
+    private final List<Place> places;
+
+    DrillChoice(PlanRequest request, DrillLibrary library) {
+        this.request = request;
+        List<LocalDate> days = request.student().week().practiceDays(request.from(), request.nextLesson());
+        places = days.stream()
+                .map(d -> request.student().week().on(d).orElseThrow().place())
+                .toList();
+        for (Drill drill : library.all()) {
+            if (request.focus().stream().noneMatch(f -> drill.effects().containsKey(f.fault()))) continue;
+            reasonAgainst(drill)
+                    .ifPresentOrElse(reason -> leftOut.add(new LeftOut(drill.id(), reason)), () -> allowed.add(drill));
+        }
+    }
+
+    List<LeftOut> leftOut() {
+        return List.copyOf(leftOut);
+    }
+
+    /** A rule that forbids this drill to this student, in words; empty if it may be used. */
+    private Optional<String> reasonAgainst(Drill drill) {
+        Student student = request.student();
+        List<Fault> clash = drill.clashes().stream()
+                .filter(request.likely()::contains)
+                .sorted()
+                .toList();
+        if (!clash.isEmpty()) {
+            return Optional.of("would make " + clash.get(0).label().toLowerCase() + " worse");
+        }
+        List<Joint> joints = drill.neverWith().stream()
+                .filter(student.flags()::contains)
+                .sorted()
+                .toList();
+        if (!joints.isEmpty()) {
+            return Optional.of("not with a flagged " + joints.get(0).label().toLowerCase());
+        }
+        if (!drill.suits(request.approach())) {
+            return Optional.of(drill.needs().stream()
+                    .filter(n -> !request.approach().has(n))
+                    .sorted()
+                    .findFirst()
+                    .map(n -> "needs \"" + n.label() + "\" for " + decapitalised(n))
+                    .orElse("belongs to another pressure school"));
+        }
+        List<Equipment> missing = drill.kit().stream()
+                .filter(e -> !student.has(e) && e.substitute().isEmpty())
+                .sorted()
+                .toList();
+        if (!missing.isEmpty()) {
+            return Optional.of("needs "
+                    + missing.stream().map(e -> e.label().toLowerCase()).collect(Collectors.joining(" and ")));
+        }
+        if (!places.isEmpty() && drill.places().stream().noneMatch(places::contains)) {
+            return Optional.of("cannot be done where this student practises");
+        }
+        return Optional.empty();
+    }
+
+    private static String decapitalised(Choice choice) {
+        String label = choice.question().label();
+        return Character.toLowerCase(label.charAt(0)) + label.substring(1);
+    }
+
+    /**
+     * The best allowed drill for a fault on a rung.
+     *
+     * @param passedBefore drills the student will have passed by then
+     * @param previous the drill of the rung below, to keep variety low
+     */
+    Optional<Drill> best(
+            Fault fault, Rung rung, Predicate<Drill> also, Predicate<String> passedBefore, Optional<String> previous) {
+        return allowed.stream()
+                .filter(d -> d.effects().containsKey(fault) && d.covers(rung) && also.test(d))
+                .filter(d -> d.after().stream().allMatch(passedBefore))
+                .max(Comparator.comparingDouble(d -> score(d, fault, rung, previous)));
+    }
+
+    boolean possibleSomewhere(Drill drill, Rung rung) {
+        return places.stream().anyMatch(p -> drill.possibleAt(p, rung));
+    }
+
+    private double score(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
+        Student student = request.student();
+        double score = drill.effects().get(fault) == Effect.MAIN ? 3 : 1;
+        if (drill.kit().stream().allMatch(student::has)) score += 1;
+        boolean early = rung.compareTo(Rung.REHEARSE) <= 0;
+        if (early && rung != Rung.PREPARE && drill.feedback().stream().anyMatch(Feedback::external)) score += 1;
+        if (previous.filter(drill.id()::equals).isPresent()) score += 0.75;
+        // Every route ends without a prop, so that the game is not left to chance.
+        if (rung.compareTo(Rung.FULL) >= 0 && drill.servesEveryFault()) score += 4;
+        // Once its easier form is passed, the harder and longer-lasting drill goes first.
+        if (!drill.after().isEmpty()) score += 0.9;
+        if (drill.careWith().stream().anyMatch(student.flags()::contains)) score -= 1.5;
+        if (serves(drill, 1) && serves(drill, 0)) score += 0.5;
+        if (!places.isEmpty()) {
+            score += (double) places.stream()
+                            .filter(p -> drill.possibleAt(p, rung))
+                            .count()
+                    / places.size();
+        }
+        return score;
+    }
+
+    private boolean serves(Drill drill, int focus) {
+        return request.focus().size() > focus
+                && drill.effects().containsKey(request.focus().get(focus).fault());
+    }
+}

@@ -1,0 +1,78 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/** A route up the rungs laid on days, with every choice explained. */
+public record Plan(
+        List<Step> route,
+        List<Day> days,
+        Totals totals,
+        List<Kit> kit,
+        List<LeftOut> leftOut,
+        List<String> cautions,
+        List<Warning> warnings) {
+
+    /**
+     * One rung of the climb for one fault.
+     *
+     * @param gate empty for preparing, which is done or not
+     * @param why why this drill, in a sentence
+     */
+    public record Step(Rung rung, Fault fault, String drill, Optional<Gate> gate, String why) {}
+
+    /**
+     * @param seconds all blocks and the setting up; never more than the student has
+     */
+    public record Day(LocalDate date, Place place, int seconds, List<Block> blocks) {}
+
+    /** What a block is for. */
+    public enum Kind {
+        REFRESH,
+        MAIN,
+        CHECK
+    }
+
+    /**
+     * Sets of one drill on one rung.
+     *
+     * @param repsPerSet rehearsals and balls together
+     * @param restSeconds after each set
+     * @param balls how many of all reps are balls
+     * @param seconds rests included
+     * @param scored whether each rep is counted good or not for the gate
+     */
+    public record Block(
+            Fault fault,
+            String drill,
+            Rung rung,
+            Kind kind,
+            int sets,
+            int repsPerSet,
+            int restSeconds,
+            int balls,
+            int seconds,
+            String cue,
+            boolean scored) {
+
+        public int reps() {
+            return sets * repsPerSet;
+        }
+    }
+
+    /**
+     * @param wantedReps what the new movement wants before the next lesson
+     */
+    public record Totals(int reps, int balls, int seconds, int wantedReps) {}
+
+    public record Kit(Equipment item, boolean have, Optional<String> substitute) {}
+
+    public record LeftOut(String drill, String reason) {}
+
+    public record Warning(String code, String text) {}
+}

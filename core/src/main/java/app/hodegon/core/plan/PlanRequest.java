@@ -1,0 +1,51 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.approach.Approach;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Grade;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Set;
+
+/**
+ * What a plan is made from.
+ *
+ * @param focus one or two faults, in the order to work on
+ * @param likely every fault graded likely; those in focus are added
+ * @param from first day of practice
+ * @param nextLesson day of the next lesson, on which there is no practice
+ */
+public record PlanRequest(
+        Student student,
+        Approach approach,
+        List<Focus> focus,
+        Set<Fault> likely,
+        LocalDate from,
+        LocalDate nextLesson) {
+
+    /** Longest plan, in days. */
+    public static final int LONGEST = 120;
+
+    public record Focus(Fault fault, Grade grade) {}
+
+    public PlanRequest {
+        focus = List.copyOf(focus);
+        if (focus.isEmpty() || focus.size() > 2) {
+            throw new IllegalArgumentException("focus must name one or two faults, not " + focus.size() + ".");
+        }
+        if (focus.stream().map(Focus::fault).distinct().count() < focus.size()) {
+            throw new IllegalArgumentException("focus names the same fault twice.");
+        }
+        long days = ChronoUnit.DAYS.between(from, nextLesson);
+        if (days < 1) throw new IllegalArgumentException("nextLesson must be after from.");
+        if (days > LONGEST) {
+            throw new IllegalArgumentException("nextLesson must be within " + LONGEST + " days of from.");
+        }
+        EnumSet<Fault> all = EnumSet.noneOf(Fault.class);
+        all.addAll(likely);
+        focus.forEach(f -> all.add(f.fault()));
+        likely = Set.copyOf(all);
+    }
+}

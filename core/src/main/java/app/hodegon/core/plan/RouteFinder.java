@@ -1,0 +1,101 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.Drill.Effect;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Feedback;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Plan.Step;
+import java.time.temporal.ChronoUnit;
+import java.util.ArrayList;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+
+/** Chooses the drill for each rung of a fault's ladder. */
+final class RouteFinder {
+
+    /** Transfer (driver, course) is not offered in a shorter plan unless the full swing has been passed. */
+    private static final int DAYS_BEFORE_TRANSFER = 21;
+
+    private final PlanRequest request;
+    private final DrillLibrary library;
+    private final DrillChoice choice;
+
+    RouteFinder(PlanRequest request, DrillLibrary library, DrillChoice choice) {
+        this.request = request;
+        this.library = library;
+        this.choice = choice;
+    }
+
+    /** The steps from the first rung not yet passed upwards; empty if no drill is allowed. */
+    List<Step> route(Fault fault) {
+        Optional<Rung> passed = highestPassed(fault).map(Student.Done::rung);
+        Set<String> passedDrills = new HashSet<>();
+        request.student().doneBefore().stream().filter(Student.Done::passed).forEach(d -> passedDrills.add(d.drill()));
+        List<Step> steps = new ArrayList<>();
+        Optional<String> previous = highestPassed(fault).map(Student.Done::drill);
+        for (Rung rung : Rung.values()) {
+            if (passed.isPresent() && rung.compareTo(passed.get()) <= 0) continue;
+            if (rung == Rung.TRANSFER && !transferAllowed(passed)) continue;
+            Optional<String> below = previous;
+            Optional<Drill> best =
+                    choice.best(fault, rung, d -> choice.possibleSomewhere(d, rung), passedDrills::contains, below);
+            if (best.isEmpty()) {
+                // Say what the rung would be, so that the plan can say what place it waits for.
+                best = choice.best(fault, rung, d -> true, passedDrills::contains, below);
+            }
+            if (best.isEmpty()) continue;
+            Drill drill = best.get();
+            steps.add(new Step(
+                    rung,
+                    fault,
+                    drill.id(),
+                    rung.gated() ? Optional.of(Gate.STANDARD) : Optional.empty(),
+                    why(drill, fault, rung, below)));
+            passedDrills.add(drill.id());
+            previous = Optional.of(drill.id());
+        }
+        return List.copyOf(steps);
+    }
+
+    /** What was passed last for this fault, for the refresher below the first step. */
+    Optional<Step> below(Fault fault) {
+        return highestPassed(fault).map(d -> new Step(d.rung(), fault, d.drill(), Optional.empty(), "passed before"));
+    }
+
+    private Optional<Student.Done> highestPassed(Fault fault) {
+        return request.student().doneBefore().stream()
+                .filter(Student.Done::passed)
+                .filter(d -> library.drill(d.drill()).effects().containsKey(fault)
+                        && library.drill(d.drill()).covers(d.rung()))
+                .max((a, b) -> a.rung().compareTo(b.rung()));
+    }
+
+    private boolean transferAllowed(Optional<Rung> passed) {
+        return passed.filter(r -> r == Rung.FULL).isPresent()
+                || ChronoUnit.DAYS.between(request.from(), request.nextLesson()) >= DAYS_BEFORE_TRANSFER;
+    }
+
+    private String why(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
+        List<String> reasons = new ArrayList<>();
+        reasons.add((drill.effects().get(fault) == Effect.MAIN ? "works directly on " : "helps with ")
+                + fault.label().toLowerCase());
+        if (previous.filter(drill.id()::equals).isPresent()) reasons.add("goes on with the drill already known");
+        for (String before : drill.after()) {
+            reasons.add("comes after " + library.drill(before).name().toLowerCase());
+        }
+        if (rung.compareTo(Rung.REHEARSE) <= 0) {
+            drill.feedback().stream()
+                    .filter(Feedback::external)
+                    .findFirst()
+                    .ifPresent(f -> reasons.add("tells by " + f.label().toLowerCase() + ", without a coach"));
+        }
+        if (drill.careWith().stream().anyMatch(request.student().flags()::contains)) {
+            reasons.add("at half the volume for the flagged joint");
+        }
+        return String.join("; ", reasons);
+    }
+}

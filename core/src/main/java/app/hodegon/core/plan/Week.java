@@ -1,0 +1,43 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.drill.Place;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** When and where a student can practise. */
+public record Week(Map<DayOfWeek, Slot> slots) {
+
+    /** Longest practice of one day, in minutes. */
+    public static final int LONGEST = 300;
+
+    /**
+     * @param minutes 1 to {@value #LONGEST}
+     */
+    public record Slot(int minutes, Place place) {
+        public Slot {
+            if (minutes < 1 || minutes > LONGEST) {
+                throw new IllegalArgumentException("minutes must be 1 to " + LONGEST + ", not " + minutes + ".");
+            }
+        }
+    }
+
+    public Week {
+        EnumMap<DayOfWeek, Slot> copy = new EnumMap<>(DayOfWeek.class);
+        copy.putAll(slots);
+        slots = Collections.unmodifiableMap(copy);
+    }
+
+    public Optional<Slot> on(LocalDate date) {
+        return Optional.ofNullable(slots.get(date.getDayOfWeek()));
+    }
+
+    /** The days with time to practise, the first included, the last not. */
+    public List<LocalDate> practiceDays(LocalDate from, LocalDate until) {
+        return from.datesUntil(until).filter(d -> on(d).isPresent()).toList();
+    }
+}
