@@ -6,12 +6,13 @@ import app.hodegon.core.plan.Plan.Step;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.BiPredicate;
+import java.util.stream.Stream;
 
 /** How far one fault's route has been climbed while the days are laid, assuming that gates pass when they should. */
 final class Climb {
 
     private final List<Step> route;
-    private final Optional<Step> below;
+    private final List<Step> below;
     private final int daysPerRung;
     private final double volume;
     private final BiPredicate<Step, Place> possible;
@@ -21,10 +22,10 @@ final class Climb {
     private int repsOnStep;
 
     /**
-     * @param below what was passed before the route begins
+     * @param below what lies under the route, highest first: to refresh, and for days that have no place for the route
      * @param volume share of an adult's repetitions
      */
-    Climb(List<Step> route, Optional<Step> below, int daysPerRung, double volume, BiPredicate<Step, Place> possible) {
+    Climb(List<Step> route, List<Step> below, int daysPerRung, double volume, BiPredicate<Step, Place> possible) {
         this.route = route;
         this.below = below;
         this.daysPerRung = daysPerRung;
@@ -42,7 +43,11 @@ final class Climb {
     Optional<Step> stepAt(Place place) {
         if (route.isEmpty()) return Optional.empty();
         for (int i = at; i >= 0; i--) if (possible.test(route.get(i), place)) return Optional.of(route.get(i));
-        return below.filter(s -> possible.test(s, place));
+        return belowAt(place).findFirst();
+    }
+
+    private Stream<Step> belowAt(Place place) {
+        return below.stream().filter(s -> possible.test(s, place));
     }
 
     /** The step a refresher set repeats before the main block. */
@@ -51,8 +56,7 @@ final class Climb {
         for (int i = index - 1; i >= 0; i--) {
             if (possible.test(route.get(i), place) && !route.get(i).rung().withBall()) return Optional.of(route.get(i));
         }
-        return below.filter(
-                s -> s != main && possible.test(s, place) && !s.rung().withBall());
+        return belowAt(place).filter(s -> s != main && !s.rung().withBall()).findFirst();
     }
 
     boolean isNew(Step step) {

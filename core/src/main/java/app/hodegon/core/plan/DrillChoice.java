@@ -44,6 +44,10 @@ final class DrillChoice {
         return List.copyOf(leftOut);
     }
 
+    boolean allows(Drill drill) {
+        return allowed.contains(drill);
+    }
+
     /** A rule that forbids this drill to this student, in words; empty if it may be used. */
     private Optional<String> reasonAgainst(Drill drill) {
         Student student = request.student();

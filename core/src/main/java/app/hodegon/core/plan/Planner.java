@@ -237,7 +237,7 @@ public final class Planner {
 
         private void warn(List<LocalDate> dates, List<Day> days, Totals totals) {
             for (PlanRequest.Focus focus : request.focus()) {
-                if (focus.grade() != Grade.LIKELY) {
+                if (focus.grade() != Grade.LIKELY && !alreadyOnTheWay(focus.fault())) {
                     warn(
                             "focus-not-likely",
                             focus.fault().label() + " is not graded likely: look again before much practice is spent.");
@@ -271,6 +271,13 @@ public final class Planner {
             }
             if (!days.isEmpty() && totals.reps() < totals.wantedReps()) volumeShort(days, totals);
             refuseTraps();
+        }
+
+        /** A fault that fades because its gates were passed is worked to the top, likely or not. */
+        private boolean alreadyOnTheWay(Fault fault) {
+            return student.doneBefore().stream()
+                    .anyMatch(d ->
+                            d.passed() && library.drill(d.drill()).effects().containsKey(fault));
         }
 
         private void volumeShort(List<Day> days, Totals totals) {

@@ -9,10 +9,12 @@ import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Step;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Stream;
 
 /** Chooses the drill for each rung of a fault's ladder. */
 final class RouteFinder {
@@ -61,17 +63,39 @@ final class RouteFinder {
         return List.copyOf(steps);
     }
 
-    /** What was passed last for this fault, for the refresher below the first step. */
-    Optional<Step> below(Fault fault) {
-        return highestPassed(fault).map(d -> new Step(d.rung(), fault, d.drill(), Optional.empty(), "passed before"));
+    /**
+     * What lies under a route that starts above the first rungs, highest first: what was passed, and a ball-free drill
+     * for days without a place for balls.
+     */
+    List<Step> below(Fault fault) {
+        List<Step> below = new ArrayList<>();
+        passed(fault)
+                .sorted(Comparator.comparing(Student.Done::rung).reversed())
+                .forEach(d -> below.add(new Step(d.rung(), fault, d.drill(), Optional.empty(), "passed before")));
+        if (!below.isEmpty() && below.stream().allMatch(s -> s.rung().withBall())) {
+            choice.best(
+                            fault,
+                            Rung.REHEARSE,
+                            d -> choice.possibleSomewhere(d, Rung.REHEARSE),
+                            request.student()::hasPassed,
+                            Optional.of(below.get(0).drill()))
+                    .ifPresent(d -> below.add(
+                            new Step(Rung.REHEARSE, fault, d.id(), Optional.empty(), "keeps it up without a ball")));
+        }
+        return below;
     }
 
     private Optional<Student.Done> highestPassed(Fault fault) {
+        return passed(fault).max(Comparator.comparing(Student.Done::rung));
+    }
+
+    private Stream<Student.Done> passed(Fault fault) {
         return request.student().doneBefore().stream()
                 .filter(Student.Done::passed)
-                .filter(d -> library.drill(d.drill()).effects().containsKey(fault)
-                        && library.drill(d.drill()).covers(d.rung()))
-                .max((a, b) -> a.rung().compareTo(b.rung()));
+                .filter(d -> {
+                    Drill drill = library.drill(d.drill());
+                    return drill.effects().containsKey(fault) && drill.covers(d.rung()) && choice.allows(drill);
+                });
     }
 
     private boolean transferAllowed(Optional<Rung> passed) {

@@ -1,0 +1,49 @@
+package app.hodegon.core.practice;
+
+import app.hodegon.core.plan.Gate;
+import app.hodegon.core.swing.Identified;
+import java.util.List;
+
+/** Where a student stands at a gate. */
+public enum Standing implements Identified {
+    PASSED("passed"),
+    STAY("stay"),
+    STEP_BACK("step-back");
+
+    /** At or under this many of ten, twice running, the rung is too high. */
+    private static final double TOO_FEW = 4;
+
+    private final String id;
+
+    Standing(String id) {
+        this.id = id;
+    }
+
+    @Override
+    public String id() {
+        return id;
+    }
+
+    /**
+     * Passed once the latest sets, on as many different days as the gate asks, each had enough good reps; a gate once
+     * passed stays passed. Step back after two sets running of four or fewer in ten, or felt lost.
+     *
+     * @param sets all check sets on this rung in the order done
+     */
+    public static Standing of(Gate gate, List<CheckSet> sets) {
+        for (int end = gate.days(); end <= sets.size(); end++) {
+            if (passes(gate, sets.subList(end - gate.days(), end))) return PASSED;
+        }
+        if (sets.size() < 2) return STAY;
+        List<CheckSet> lastTwo = sets.subList(sets.size() - 2, sets.size());
+        boolean tooFew = lastTwo.stream().allMatch(s -> s.goodOf(CheckSet.REPS) <= TOO_FEW);
+        boolean lost =
+                lastTwo.stream().allMatch(s -> s.feel().filter(Feel::lost).isPresent());
+        return tooFew || lost ? STEP_BACK : STAY;
+    }
+
+    private static boolean passes(Gate gate, List<CheckSet> latest) {
+        return latest.stream().allMatch(s -> s.goodOf(gate.of()) >= gate.good())
+                && latest.stream().map(CheckSet::on).distinct().count() == gate.days();
+    }
+}

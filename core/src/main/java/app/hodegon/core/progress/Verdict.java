@@ -1,0 +1,21 @@
+package app.hodegon.core.progress;
+
+import app.hodegon.core.swing.Identified;
+
+/** What two samples say about a change. */
+public enum Verdict implements Identified {
+    BETTER("better"),
+    WORSE("worse"),
+    CANNOT_TELL("cannot-tell");
+
+    private final String id;
+
+    Verdict(String id) {
+        this.id = id;
+    }
+
+    @Override
+    public String id() {
+        return id;
+    }
+}

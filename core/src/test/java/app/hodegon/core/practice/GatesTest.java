@@ -1,0 +1,87 @@
+package app.hodegon.core.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Plan.Kind;
+import app.hodegon.core.swing.Tally;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class GatesTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 12, 2);
+
+    private static CheckSet set(int day, int good, int feel) {
+        return new CheckSet(
+                DAY.plusDays(day), Fault.SWAY, "disc-turn", Rung.FEEL, good, 10, Optional.of(new Feel(feel)));
+    }
+
+    private static Standing standing(CheckSet... sets) {
+        return Standing.of(Gate.STANDARD, List.of(sets));
+    }
+
+    @Test
+    void passesOnTwoDaysRunning() {
+        assertThat(standing(set(0, 8, 4), set(1, 9, 4))).isEqualTo(Standing.PASSED);
+        assertThat(standing(set(0, 8, 4), set(1, 7, 4), set(2, 8, 4))).isEqualTo(Standing.STAY);
+        assertThat(standing(set(0, 8, 4), set(0, 9, 4))).isEqualTo(Standing.STAY);
+        assertThat(standing(set(0, 8, 4), set(1, 9, 4), set(2, 3, 1), set(3, 3, 1)))
+                .isEqualTo(Standing.PASSED);
+    }
+
+    @Test
+    void stepsBackWhenTooFewOrLostTwice() {
+        assertThat(standing(set(0, 4, 3), set(1, 3, 3))).isEqualTo(Standing.STEP_BACK);
+        assertThat(standing(set(0, 7, 2), set(1, 6, 1))).isEqualTo(Standing.STEP_BACK);
+        assertThat(standing(set(0, 4, 3), set(1, 5, 3))).isEqualTo(Standing.STAY);
+        assertThat(standing(set(0, 2, 1))).isEqualTo(Standing.STAY);
+    }
+
+    @ParameterizedTest
+    @CsvSource({"2, false, false", "3, false, true", "1, true, true"})
+    void painStopsADrillFromThreeOrInAFlaggedJoint(int score, boolean flagged, boolean stops) {
+        Set<Joint> flags = flagged ? Set.of(Joint.KNEE) : Set.of(Joint.BACK);
+        assertThat(new Pain(Joint.KNEE, score, "disc-turn").stopsDrill(flags)).isEqualTo(stops);
+    }
+
+    @Test
+    void onlyFullCheckSetsCount() {
+        PracticeSession session = new PracticeSession(
+                UUID.randomUUID(),
+                DAY,
+                List.of(
+                        new BlockResult(0, Fault.SWAY, "disc-turn", Rung.FEEL, Kind.MAIN, "++-+++++--"),
+                        new BlockResult(1, Fault.SWAY, "disc-turn", Rung.FEEL, Kind.CHECK, "+++++++++-"),
+                        new BlockResult(2, Fault.SWAY, "disc-turn", Rung.REHEARSE, Kind.CHECK, "+++")),
+                Optional.empty(),
+                Optional.empty(),
+                Tally.EMPTY,
+                "",
+                true);
+        assertThat(session.checks()).singleElement().satisfies(c -> {
+            assertThat(c.good()).isEqualTo(9);
+            assertThat(c.rung()).isEqualTo(Rung.FEEL);
+        });
+        assertThat(session.reps()).isEqualTo(23);
+        assertThat(Ladder.done(session.checks())).singleElement().matches(d -> !d.passed());
+    }
+
+    @Test
+    void marksAreGoodOrNotAndNothingElse() {
+        assertThatThrownBy(() -> new BlockResult(0, Fault.SWAY, "disc-turn", Rung.FEEL, Kind.MAIN, "+x"))
+                .hasMessageContaining("only");
+        assertThatThrownBy(() -> new Feel(6)).hasMessageContaining("1 (lost)");
+        assertThatThrownBy(() -> new Pain(Joint.KNEE, 0, "x")).hasMessageContaining("1 to 10");
+    }
+}

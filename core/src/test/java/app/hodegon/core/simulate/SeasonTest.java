@@ -1,0 +1,86 @@
+package app.hodegon.core.simulate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Level;
+import app.hodegon.core.plan.Plan.Step;
+import app.hodegon.core.practice.Forecast;
+import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.swing.BallResult;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+class SeasonTest {
+
+    private static final LocalDate TODAY = LocalDate.of(2026, 11, 24);
+    private static final long SEED = SeasonSimulator.DEMO_SEED;
+
+    static Stream<Persona> cast() {
+        return Stream.concat(Cast.first().stream(), Cast.second().stream());
+    }
+
+    @ParameterizedTest
+    @MethodSource("cast")
+    void everySeasonIsCoherentAndEndsToday(Persona persona) {
+        Season season = SeasonSimulator.live(persona, TODAY, SEED);
+        assertThat(season.lessons()).hasSize(persona.lessons());
+        Season.Lesson last = season.lessons().get(season.lessons().size() - 1);
+        assertThat(last.on()).isEqualTo(TODAY.minusDays(persona.daysSinceLesson()));
+        assertThat(season.lessons().get(0).focus())
+                .as("the first lesson finds a true fault")
+                .anyMatch(persona.faults()::containsKey);
+        for (Season.Lesson lesson : season.lessons()) {
+            assertThat(lesson.focus()).isNotEmpty();
+            assertThat(lesson.practice())
+                    .allSatisfy(p -> assertThat(p.day()).isAfter(lesson.on()).isBefore(lesson.nextLesson()));
+            assertThat(lesson.practice().stream().map(PracticeSession::day)).doesNotHaveDuplicates();
+        }
+        assertThat(last.practice()).allMatch(p -> p.day().isBefore(TODAY));
+        assertThat(SeasonSimulator.live(persona, TODAY, SEED)).isEqualTo(season);
+    }
+
+    @Test
+    void theOneWhoPractisedSlicesLessAndTheOneWhoDidNotStaysTheSame() {
+        Season bram = SeasonSimulator.live(named("Bram Ellery"), TODAY, SEED);
+        List<Season.Lesson> lessons = bram.lessons();
+        int first = lessons.get(0).before().shots().of(BallResult.SLICE);
+        int last = lessons.get(lessons.size() - 1).before().shots().of(BallResult.SLICE);
+        assertThat(last).isLessThan(first);
+        Season wren = SeasonSimulator.live(named("Wren Castell"), TODAY, SEED);
+        assertThat(wren.lessons().stream().mapToInt(l -> l.practice().size()).sum())
+                .isLessThan(bram.lessons().stream()
+                                .mapToInt(l -> l.practice().size())
+                                .sum()
+                        / 4);
+    }
+
+    @Test
+    void painTurnsUpInTheRunningPlan() {
+        List<Season.Lesson> lessons =
+                SeasonSimulator.live(named("Ansel Roe"), TODAY, SEED).lessons();
+        assertThat(lessons.get(lessons.size() - 1).practice())
+                .anyMatch(p -> p.pain().isPresent());
+    }
+
+    @Test
+    void chancesFallAlongTheRouteAndAreTheSameEachTime() {
+        Season.Lesson lesson = SeasonSimulator.live(named("Bram Ellery"), TODAY, SEED)
+                .lessons()
+                .get(0);
+        Map<Step, Double> chances = Forecast.of(lesson.plan(), Level.IMPROVER);
+        assertThat(List.copyOf(chances.values())).isSortedAccordingTo((a, b) -> Double.compare(b, a));
+        assertThat(chances.entrySet().iterator().next().getKey().rung()).isEqualTo(Rung.FEEL);
+        assertThat(chances.values().iterator().next()).isGreaterThan(0.6);
+        assertThat(Forecast.of(lesson.plan(), Level.IMPROVER)).isEqualTo(chances);
+    }
+
+    private static Persona named(String name) {
+        return cast().filter(p -> p.name().equals(name)).findFirst().orElseThrow();
+    }
+}
