@@ -9,4 +9,10 @@ package app.hodegon.core.diagnosis;
  * @param absent likelihood when it is not
  * @param text what was observed, in lead/trail placeholders
  */
-record Clue(String id, Showing showing, NoisyOr cause, double present, double absent, String text) {}
+record Clue(String id, Showing showing, Cause cause, double present, double absent, String text) {
+
+    /** Likelihood of what was observed when the showing is off with this chance. */
+    double likelihood(double off) {
+        return present + (absent - present) * off;
+    }
+}

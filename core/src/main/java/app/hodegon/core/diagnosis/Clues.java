@@ -29,19 +29,19 @@ final class Clues {
     private static final double[] ODD_BALL = {0.6, 6};
 
     private static final NormalDistribution STANDARD_NORMAL = new NormalDistribution();
-    private static final Map<Showing, NoisyOr> CAUSES = causes(Catalogue.standard());
+    private static final Map<Showing, Cause> CAUSES = causes(Catalogue.standard());
 
     private Clues() {}
 
-    private static Map<Showing, NoisyOr> causes(Catalogue catalogue) {
-        Map<Showing, NoisyOr> causes = new HashMap<>();
+    private static Map<Showing, Cause> causes(Catalogue catalogue) {
+        Map<Showing, Cause> causes = new HashMap<>();
         for (Showing showing : catalogue.showings()) {
-            causes.put(showing, new NoisyOr(catalogue.leak(showing), catalogue.shownBy(showing)));
+            causes.put(showing, Cause.of(new NoisyOr(catalogue.leak(showing), catalogue.shownBy(showing))));
         }
         return causes;
     }
 
-    static NoisyOr cause(Showing showing) {
+    static Cause cause(Showing showing) {
         return CAUSES.get(showing);
     }
 
@@ -60,7 +60,7 @@ final class Clues {
 
     private static void addSign(List<Clue> clues, Sign sign, boolean yes) {
         Showing showing = new Showing.OfSign(sign);
-        NoisyOr cause = CAUSES.get(showing);
+        Cause cause = CAUSES.get(showing);
         if (cause == null) return;
         String text = yes ? sign.label() : "Not seen: " + lowerFirst(sign.label());
         clues.add(new Clue(sign.id(), showing, cause, yes ? 1 - SLIP : SLIP, yes ? SLIP : 1 - SLIP, text));

@@ -23,7 +23,8 @@ public final class Diagnostician {
     private static final int CANDIDATES = 5;
 
     private static final int LOOKS = 8;
-    private static final Map<Fault, NoisyOr> CAUSES = causes();
+    private static final double[] BEFORE =
+            Posterior.after(List.of()).calibrated().probabilities();
 
     private final PressureSchool school;
     private final Handedness hand;
@@ -33,27 +34,12 @@ public final class Diagnostician {
         this.hand = hand;
     }
 
-    private static Map<Fault, NoisyOr> causes() {
-        Catalogue catalogue = Catalogue.standard();
-        Map<Fault, NoisyOr> causes = new HashMap<>();
-        for (Fault fault : Fault.values()) {
-            causes.put(
-                    fault,
-                    new NoisyOr(
-                            catalogue.prior(fault),
-                            catalogue.links().stream()
-                                    .filter(l -> l.to() == fault)
-                                    .collect(Collectors.toMap(Link::from, Link::strength))));
-        }
-        return causes;
-    }
-
     /** The diagnosis; total for any observations, contradictory ones included. */
     public Diagnosis diagnose(Observations seen) {
         List<Clue> clues = Clues.of(seen, school);
-        Posterior posterior = Posterior.prior();
-        for (Clue clue : clues) posterior = posterior.with(clue);
-        double[] probability = posterior.marginals();
+        Posterior posterior = Posterior.after(clues);
+        Posterior.Calibrated believed = posterior.calibrated();
+        double[] probability = believed.probabilities();
 
         List<Finding> findings = findings(clues, posterior, probability);
         List<Fault> likely = findings.stream()
@@ -63,15 +49,16 @@ public final class Diagnostician {
         List<Fault> focus = focus(likely, seen);
         return new Diagnosis(
                 findings,
-                chain(posterior, findings),
+                chain(believed, findings),
                 focus,
-                clues.isEmpty() ? List.of() : nextLooks(seen, posterior, probability),
+                clues.isEmpty() ? List.of() : nextLooks(seen, posterior, believed),
                 notes(likely, focus, seen));
     }
 
     private List<Finding> findings(List<Clue> clues, Posterior posterior, double[] probability) {
         Map<Clue, double[]> without = new HashMap<>();
-        for (Clue clue : clues) without.put(clue, posterior.marginalsWithout(clue));
+        for (Clue clue : clues)
+            without.put(clue, posterior.without(clue).calibrated().probabilities());
         List<Finding> findings = new ArrayList<>();
         for (Fault fault : Fault.values()) {
             double p = probability[fault.ordinal()];
@@ -100,12 +87,12 @@ public final class Diagnostician {
         return Math.log(kept / (1 - kept));
     }
 
-    private List<ChainLink> chain(Posterior posterior, List<Finding> findings) {
+    private List<ChainLink> chain(Posterior.Calibrated believed, List<Finding> findings) {
         Map<Fault, Finding> byFault = findings.stream().collect(Collectors.toMap(Finding::fault, f -> f));
         return Catalogue.standard().links().stream()
                 .filter(l -> byFault.get(l.from()).probability() >= Grade.POSSIBLE_FROM
                         && byFault.get(l.to()).probability() >= Grade.POSSIBLE_FROM)
-                .map(l -> new ChainLink(l.from(), l.to(), posterior.broughtAbout(l, CAUSES.get(l.to()))))
+                .map(l -> new ChainLink(l.from(), l.to(), believed.broughtAbout(l)))
                 .sorted(Comparator.comparingDouble(l -> -l.strength()))
                 .toList();
     }
@@ -137,14 +124,13 @@ public final class Diagnostician {
         return List.copyOf(focus);
     }
 
-    private List<NextLook> nextLooks(Observations seen, Posterior posterior, double[] probability) {
-        double[] weights = posterior.weights();
-        List<Fault> candidates = candidates(probability);
+    private List<NextLook> nextLooks(Observations seen, Posterior posterior, Posterior.Calibrated believed) {
+        List<Fault> candidates = candidates(believed.probabilities());
         List<NextLook> looks = new ArrayList<>();
         for (Sign sign : Sign.values()) {
-            NoisyOr cause = Clues.cause(new Showing.OfSign(sign));
+            Cause cause = Clues.cause(new Showing.OfSign(sign));
             if (cause == null || seen.signs().containsKey(sign)) continue;
-            double gain = expectedGain(weights, posterior.weightsWhenOff(cause), candidates);
+            double gain = expectedGain(believed, posterior.withAbsent(cause).calibrated(), candidates);
             looks.add(new NextLook(sign, gain, hand.say(sign.how())));
         }
         looks.sort(Comparator.comparingDouble(l -> -l.gain() / l.sign().effort().cost()));
@@ -153,9 +139,8 @@ public final class Diagnostician {
 
     /** The faults that the evidence raised, most probable first; all of them when it raised none. */
     private static List<Fault> candidates(double[] probability) {
-        double[] before = Posterior.prior().marginals();
         List<Fault> raised = Arrays.stream(Fault.values())
-                .filter(f -> probability[f.ordinal()] > before[f.ordinal()])
+                .filter(f -> probability[f.ordinal()] > BEFORE[f.ordinal()])
                 .sorted(Comparator.comparingDouble(f -> -probability[f.ordinal()]))
                 .limit(CANDIDATES)
                 .toList();
@@ -163,14 +148,15 @@ public final class Diagnostician {
     }
 
     /** Expected fall, in bits, of the summed binary entropies of the candidates. */
-    private static double expectedGain(double[] weights, double[] whenOff, List<Fault> candidates) {
-        double total = weights[NoisyOr.FAULTS];
-        double off = whenOff[NoisyOr.FAULTS] / total;
+    private static double expectedGain(
+            Posterior.Calibrated believed, Posterior.Calibrated whenAbsent, List<Fault> candidates) {
+        double absent = whenAbsent.total() / believed.total();
         double gain = 0;
         for (Fault fault : candidates) {
-            double p = weights[fault.ordinal()] / total;
-            double presentOff = whenOff[fault.ordinal()] / total;
-            gain += entropy(p) - off * entropy(presentOff / off) - (1 - off) * entropy((p - presentOff) / (1 - off));
+            double p = believed.probability(fault);
+            double ifAbsent = whenAbsent.probability(fault);
+            double ifPresent = (p - absent * ifAbsent) / (1 - absent);
+            gain += entropy(p) - absent * entropy(ifAbsent) - (1 - absent) * entropy(ifPresent);
         }
         return Math.max(0, gain);
     }

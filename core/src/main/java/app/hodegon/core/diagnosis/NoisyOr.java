@@ -1,37 +1,34 @@
 package app.hodegon.core.diagnosis;
 
+import java.util.EnumSet;
 import java.util.Map;
+import java.util.Set;
 
 /**
- * A yes/no variable that any of its causes may switch on, or that comes on by itself (the leak). The chance that it
- * stays off is a product over its causes, kept as two tables over the lower and upper half of the faults, so that it is
- * one multiplication for each of the 2^18 states.
+ * A yes/no variable that any of its causes may switch on, or that comes on by itself (the leak).
+ *
+ * @param leak chance of being on with no cause present
+ * @param causes chance that each cause alone switches it on
  */
-final class NoisyOr {
+record NoisyOr(double leak, Map<Fault, Double> causes) {
 
-    static final int FAULTS = Fault.values().length;
-    static final int STATES = 1 << FAULTS;
-    static final int LOW_BITS = FAULTS / 2;
-    static final int LOW_MASK = (1 << LOW_BITS) - 1;
-
-    private final double[] low;
-    private final double[] high;
-
-    NoisyOr(double leak, Map<Fault, Double> causes) {
-        low = new double[1 << LOW_BITS];
-        high = new double[1 << (FAULTS - LOW_BITS)];
-        java.util.Arrays.fill(low, 1 - leak);
-        java.util.Arrays.fill(high, 1);
-        causes.forEach((fault, strength) -> {
-            int bit = fault.ordinal();
-            double[] table = bit < LOW_BITS ? low : high;
-            int mask = 1 << (bit < LOW_BITS ? bit : bit - LOW_BITS);
-            for (int i = 0; i < table.length; i++) if ((i & mask) != 0) table[i] *= 1 - strength;
-        });
+    NoisyOr {
+        causes = Map.copyOf(causes);
     }
 
-    /** The chance that it is off in this state of the faults (bit n set: fault n present). */
-    double off(int state) {
-        return low[state & LOW_MASK] * high[state >> LOW_BITS];
+    /** The faults whose presence matters. */
+    Set<Fault> scope() {
+        return causes.isEmpty() ? EnumSet.noneOf(Fault.class) : EnumSet.copyOf(causes.keySet());
+    }
+
+    /** The chance that it is off for each combination of a clique's faults. */
+    double[] offTable(Clique clique) {
+        double[] off = new double[clique.states()];
+        java.util.Arrays.fill(off, 1 - leak);
+        causes.forEach((fault, strength) -> {
+            int bit = clique.bit(fault);
+            for (int s = 0; s < off.length; s++) if ((s & bit) != 0) off[s] *= 1 - strength;
+        });
+        return off;
     }
 }

@@ -1,118 +1,132 @@
 package app.hodegon.core.diagnosis;
 
-import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.List;
+import java.util.Set;
 
 /**
- * The joint weight of all 2^18 combinations of faults. Exact: nothing is sampled or pruned. Adding a clue, taking one
- * out and reading the marginals are each one pass over the table.
+ * What is believed of all faults together after some clues. Exact: nothing is sampled or pruned. Tables of the
+ * {@link CliqueTree} are multiplied by each clue and calibrated in one pass up the tree and one down.
  */
 final class Posterior {
 
-    private static final Posterior PRIOR = prior(Catalogue.standard());
+    private static final CliqueTree TREE = CliqueTree.standard();
 
-    private final double[] weight;
+    /** Per clique, the product of what was put there, before calibration. */
+    private final double[][] potential;
 
-    private Posterior(double[] weight) {
-        this.weight = weight;
+    private Posterior(double[][] potential) {
+        this.potential = potential;
     }
 
-    /** Before anything is seen. */
-    static Posterior prior() {
-        return PRIOR;
-    }
-
-    private static Posterior prior(Catalogue catalogue) {
-        double[] weight = new double[NoisyOr.STATES];
-        java.util.Arrays.fill(weight, 1);
-        for (Fault fault : Fault.values()) {
-            Map<Fault, Double> causes = catalogue.links().stream()
-                    .filter(link -> link.to() == fault)
-                    .collect(Collectors.toMap(Link::from, Link::strength));
-            NoisyOr cause = new NoisyOr(catalogue.prior(fault), causes);
-            int mask = 1 << fault.ordinal();
-            for (int s = 0; s < weight.length; s++) {
-                double off = cause.off(s);
-                weight[s] *= (s & mask) == 0 ? off : 1 - off;
-            }
+    static Posterior after(List<Clue> clues) {
+        double[][] potential = new double[TREE.prior().length][];
+        for (int i = 0; i < potential.length; i++) potential[i] = TREE.prior()[i].clone();
+        for (Clue clue : clues) {
+            double[] table = potential[clue.cause().clique()];
+            double[] off = clue.cause().off();
+            for (int s = 0; s < table.length; s++) table[s] *= clue.likelihood(off[s]);
         }
-        return new Posterior(weight);
+        return new Posterior(potential);
     }
 
-    /** After one more clue. */
-    Posterior with(Clue clue) {
-        double[] next = weight.clone();
-        double present = clue.present();
-        double slope = clue.absent() - present;
-        NoisyOr cause = clue.cause();
-        for (int s = 0; s < next.length; s++) next[s] *= present + slope * cause.off(s);
+    /** The same without a clue that was taken in. */
+    Posterior without(Clue clue) {
+        int at = clue.cause().clique();
+        double[] off = clue.cause().off();
+        double[] table = potential[at].clone();
+        for (int s = 0; s < table.length; s++) table[s] /= clue.likelihood(off[s]);
+        return replacing(at, table);
+    }
+
+    /** The same with a showing known to be absent; its {@link Calibrated#total()} falls by the chance of that. */
+    Posterior withAbsent(Cause cause) {
+        double[] off = cause.off();
+        double[] table = potential[cause.clique()].clone();
+        for (int s = 0; s < table.length; s++) table[s] *= off[s];
+        return replacing(cause.clique(), table);
+    }
+
+    private Posterior replacing(int at, double[] table) {
+        double[][] next = potential.clone();
+        next[at] = table;
         return new Posterior(next);
     }
 
-    /** Chance of each fault when this clue, already taken in, is left out; by {@link Fault} ordinal. */
-    double[] marginalsWithout(Clue clue) {
-        double[] left = new double[weight.length];
-        double present = clue.present();
-        double slope = clue.absent() - present;
-        NoisyOr cause = clue.cause();
-        for (int s = 0; s < left.length; s++) left[s] = weight[s] / (present + slope * cause.off(s));
-        return fold(left);
+    /** Passes messages up the tree and down again. */
+    Calibrated calibrated() {
+        List<Clique> cliques = TREE.cliques();
+        double[][] belief = new double[potential.length][];
+        for (int i = 0; i < belief.length; i++) belief[i] = potential[i].clone();
+        double[][] sent = new double[belief.length][];
+        double total = 1;
+        for (int i = 0; i < belief.length; i++) {
+            Clique clique = cliques.get(i);
+            sent[i] = sumOnto(belief[i], clique.toSeparator(), clique.separatorStates());
+            if (clique.parent() < 0) total *= sent[i][0];
+            else multiply(belief[clique.parent()], clique.parentToSeparator(), sent[i]);
+        }
+        for (int i = belief.length - 1; i >= 0; i--) {
+            Clique clique = cliques.get(i);
+            if (clique.parent() < 0) continue;
+            double[] update = sumOnto(belief[clique.parent()], clique.parentToSeparator(), clique.separatorStates());
+            for (int s = 0; s < update.length; s++) update[s] /= sent[i][s];
+            multiply(belief[i], clique.toSeparator(), update);
+        }
+        return new Calibrated(belief, total);
     }
 
-    /** Chance of each fault, by {@link Fault} ordinal. */
-    double[] marginals() {
-        return fold(weight.clone());
+    private static double[] sumOnto(double[] table, int[] index, int size) {
+        double[] sums = new double[size];
+        for (int s = 0; s < table.length; s++) sums[index[s]] += table[s];
+        return sums;
+    }
+
+    private static void multiply(double[] table, int[] index, double[] by) {
+        for (int s = 0; s < table.length; s++) table[s] *= by[index[s]];
     }
 
     /**
-     * Weight of the showing being off together with each fault: element n for fault n present, the last for all.
-     * Divided by the same figures of {@link #weights()}, it gives everything a next look needs.
+     * Tables from which marginals can be read.
+     *
+     * @param total weight of everything, the likelihood of the clues
      */
-    double[] weightsWhenOff(NoisyOr showing) {
-        double[] off = new double[weight.length];
-        for (int s = 0; s < off.length; s++) off[s] = weight[s] * showing.off(s);
-        return foldWeights(off);
-    }
+    record Calibrated(double[][] belief, double total) {
 
-    double[] weights() {
-        return foldWeights(weight.clone());
-    }
-
-    /** Chance that both faults are there and the first brought the second about, given the link's strength. */
-    double broughtAbout(Link link, NoisyOr causesOfSecond) {
-        int both = 1 << link.from().ordinal() | 1 << link.to().ordinal();
-        double brought = 0;
-        double all = 0;
-        for (int s = 0; s < weight.length; s++) {
-            all += weight[s];
-            if ((s & both) == both) brought += weight[s] * link.strength() / (1 - causesOfSecond.off(s));
-        }
-        return brought / all;
-    }
-
-    private static double[] fold(double[] table) {
-        double[] weights = foldWeights(table);
-        double total = weights[NoisyOr.FAULTS];
-        double[] marginals = new double[NoisyOr.FAULTS];
-        for (int f = 0; f < marginals.length; f++) marginals[f] = weights[f] / total;
-        return marginals;
-    }
-
-    /** Sums the table per fault by adding its upper half onto its lower, top fault first; uses the table up. */
-    private static double[] foldWeights(double[] table) {
-        double[] sums = new double[NoisyOr.FAULTS + 1];
-        int length = table.length;
-        for (int f = NoisyOr.FAULTS - 1; f >= 0; f--) {
-            length >>= 1;
+        double probability(Fault fault) {
+            int at = TREE.home(fault);
+            int bit = TREE.cliques().get(at).bit(fault);
             double present = 0;
-            for (int s = 0; s < length; s++) {
-                double upper = table[s + length];
-                present += upper;
-                table[s] += upper;
+            double all = 0;
+            for (int s = 0; s < belief[at].length; s++) {
+                all += belief[at][s];
+                if ((s & bit) != 0) present += belief[at][s];
             }
-            sums[f] = present;
+            return present / all;
         }
-        sums[NoisyOr.FAULTS] = table[0];
-        return sums;
+
+        /** Chance of each fault, by ordinal. */
+        double[] probabilities() {
+            double[] probabilities = new double[Fault.values().length];
+            for (Fault fault : Fault.values()) probabilities[fault.ordinal()] = probability(fault);
+            return probabilities;
+        }
+
+        /** Chance that both faults are there and the first brought the second about. */
+        double broughtAbout(Link link) {
+            NoisyOr cause = TREE.causesOf(link.to());
+            Set<Fault> family = cause.scope();
+            family.add(link.to());
+            int at = TREE.cliqueFor(family);
+            Clique clique = TREE.cliques().get(at);
+            double[] off = cause.offTable(clique);
+            int both = clique.bit(link.from()) | clique.bit(link.to());
+            double brought = 0;
+            double all = 0;
+            for (int s = 0; s < off.length; s++) {
+                all += belief[at][s];
+                if ((s & both) == both) brought += belief[at][s] * link.strength() / (1 - off[s]);
+            }
+            return brought / all;
+        }
     }
 }

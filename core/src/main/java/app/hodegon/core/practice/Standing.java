@@ -42,6 +42,24 @@ public enum Standing implements Identified {
         return tooFew || lost ? STEP_BACK : STAY;
     }
 
+    /** What the gate says next, in a sentence for the student. */
+    public static String say(Gate gate, List<CheckSet> sets) {
+        if (sets.isEmpty()) return "No check yet: ten scored reps tell where you stand.";
+        CheckSet last = sets.get(sets.size() - 1);
+        String score = last.good() + " of " + last.of() + ". ";
+        return score
+                + switch (of(gate, sets)) {
+                    case PASSED -> "This gate is passed: on to the next rung.";
+                    case STEP_BACK ->
+                        "This rung is too high for now: go back to the easier one, your coach will see it.";
+                    case STAY ->
+                        last.goodOf(gate.of()) >= gate.good()
+                                ? "Once more like this on another day and the gate is passed."
+                                : "Stay on this rung; " + gate.good() + " of " + gate.of() + " on " + gate.days()
+                                        + " days running pass it.";
+                };
+    }
+
     private static boolean passes(Gate gate, List<CheckSet> latest) {
         return latest.stream().allMatch(s -> s.goodOf(gate.of()) >= gate.good())
                 && latest.stream().map(CheckSet::on).distinct().count() == gate.days();

@@ -1,0 +1,178 @@
+package app.hodegon.server.catalogue;
+
+import app.hodegon.core.approach.Choice.Question;
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.diagnosis.Catalogue;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Feedback;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.AgeBand;
+import app.hodegon.core.plan.Level;
+import app.hodegon.core.plan.Shoes;
+import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Measure;
+import app.hodegon.core.swing.Repeatability;
+import app.hodegon.core.swing.Source;
+import app.hodegon.server.catalogue.CatalogueView.BallResultView;
+import app.hodegon.server.catalogue.CatalogueView.DiagramView;
+import app.hodegon.server.catalogue.CatalogueView.DrillView;
+import app.hodegon.server.catalogue.CatalogueView.EquipmentView;
+import app.hodegon.server.catalogue.CatalogueView.FaultInfo;
+import app.hodegon.server.catalogue.CatalogueView.MeasureView;
+import app.hodegon.server.catalogue.CatalogueView.Named;
+import app.hodegon.server.catalogue.CatalogueView.PropView;
+import app.hodegon.server.catalogue.CatalogueView.QuestionView;
+import app.hodegon.server.catalogue.CatalogueView.RungView;
+import app.hodegon.server.catalogue.CatalogueView.SchoolView;
+import app.hodegon.server.catalogue.CatalogueView.SignView;
+import app.hodegon.server.http.Invalid;
+import java.util.Arrays;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.function.Function;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The vocabulary, made once per hand. */
+@RestController
+class CatalogueController {
+
+    private final Map<Handedness, CatalogueView> byHand = new EnumMap<>(Handedness.class);
+
+    CatalogueController() {
+        for (Handedness hand : Handedness.values()) byHand.put(hand, catalogue(hand));
+    }
+
+    @GetMapping("/api/catalogue")
+    CatalogueView catalogue(@RequestParam(defaultValue = "right") String hand) {
+        return byHand.get(Invalid.in("hand", () -> Identified.of(Handedness.class, hand)));
+    }
+
+    private static CatalogueView catalogue(Handedness hand) {
+        return new CatalogueView(
+                Catalogue.VERSION,
+                named(Checkpoint.values(), Checkpoint::label),
+                Arrays.stream(Sign.values())
+                        .map(s -> new SignView(
+                                s.id(), s.at().id(), s.effort().id(), hand.say(s.label()), hand.say(s.how())))
+                        .toList(),
+                Arrays.stream(Measure.values())
+                        .map(CatalogueController::measure)
+                        .toList(),
+                named(Source.values(), Source::label),
+                Arrays.stream(BallResult.values())
+                        .map(r -> new BallResultView(r.kind().id(), r.id(), r.label()))
+                        .toList(),
+                Arrays.stream(Fault.values())
+                        .map(f -> new FaultInfo(
+                                f.id(),
+                                f.label(),
+                                f.stage().name().toLowerCase(Locale.ROOT),
+                                hand.say(f.what()),
+                                hand.say(f.lookAlike()),
+                                hand.say(f.trap())))
+                        .toList(),
+                Arrays.stream(PressureSchool.values())
+                        .map(CatalogueController::school)
+                        .toList(),
+                Arrays.stream(Question.values())
+                        .map(q -> new QuestionView(
+                                q.id(),
+                                q.label(),
+                                q.choices().stream()
+                                        .map(c -> new Named(c.id(), c.label()))
+                                        .toList()))
+                        .toList(),
+                named(Level.values(), Level::label),
+                named(AgeBand.values(), AgeBand::label),
+                named(Joint.values(), Joint::label),
+                named(Place.values(), Place::label),
+                named(Shoes.values(), Shoes::label),
+                Arrays.stream(Equipment.values())
+                        .map(e -> new EquipmentView(
+                                e.id(), e.label(), e.substitute().orElse(null)))
+                        .toList(),
+                Arrays.stream(Rung.values())
+                        .map(r -> new RungView(r.id(), r.label(), r.rehearsalsPerRound(), r.ballsPerRound()))
+                        .toList(),
+                drills(hand));
+    }
+
+    private static <E extends Identified> List<Named> named(E[] values, Function<E, String> label) {
+        return Arrays.stream(values).map(v -> new Named(v.id(), label.apply(v))).toList();
+    }
+
+    private static List<String> ids(Collection<? extends Identified> values) {
+        return values.stream().map(Identified::id).sorted().toList();
+    }
+
+    private static MeasureView measure(Measure measure) {
+        return new MeasureView(
+                measure.id(),
+                measure.label(),
+                measure.quantity().unit(),
+                measure.atCheckpoint(),
+                measure.quantity().lowest(),
+                measure.quantity().highest(),
+                Repeatability.sources(measure).stream().map(Source::id).toList());
+    }
+
+    private static SchoolView school(PressureSchool school) {
+        Map<String, double[]> corridors = new LinkedHashMap<>();
+        for (Checkpoint at : Checkpoint.values()) {
+            PressureSchool.Corridor corridor = school.corridor(at);
+            corridors.put(at.id(), new double[] {corridor.low(), corridor.high()});
+        }
+        return new SchoolView(school.id(), school.label(), school.why(), corridors);
+    }
+
+    private static Map<String, DrillView> drills(Handedness hand) {
+        Map<String, DrillView> drills = new LinkedHashMap<>();
+        for (Drill drill : DrillLibrary.standard().all()) drills.put(drill.id(), drill(drill, hand));
+        return drills;
+    }
+
+    private static DrillView drill(Drill drill, Handedness hand) {
+        Map<String, String> variations = new LinkedHashMap<>();
+        for (Rung rung : Rung.values()) {
+            if (drill.covers(rung)) variations.put(rung.id(), hand.say(drill.variation(rung)));
+        }
+        Drill.Texts texts = drill.texts();
+        return new DrillView(
+                drill.id(),
+                drill.name(),
+                variations,
+                hand.say(texts.setUp()),
+                hand.say(texts.action()),
+                hand.say(texts.feel()),
+                hand.say(texts.good()),
+                hand.say(texts.mistake()),
+                hand.say(texts.easier()),
+                hand.say(texts.harder()),
+                hand.say(texts.cue()),
+                hand.say(texts.caution()),
+                drill.feedback().stream().map(Feedback::id).toList(),
+                ids(drill.kit()),
+                new DiagramView(
+                        drill.diagram().stance().id(),
+                        drill.diagram().props().stream()
+                                .map(p -> new PropView(p.shape().id(), p.at().id()))
+                                .toList(),
+                        drill.diagram().press().stream().map(Identified::id).toList(),
+                        drill.diagram().move().id()));
+    }
+}

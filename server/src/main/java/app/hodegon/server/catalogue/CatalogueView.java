@@ -1,0 +1,111 @@
+package app.hodegon.server.catalogue;
+
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import java.util.Map;
+
+/** The vocabulary of the product, said for one hand. */
+public record CatalogueView(
+        @NotNull String version,
+        @NotNull List<Named> checkpoints,
+        @NotNull List<SignView> signs,
+        @NotNull List<MeasureView> measures,
+        @NotNull List<Named> sources,
+        @NotNull List<BallResultView> ballResults,
+        @NotNull List<FaultInfo> faults,
+        @NotNull List<SchoolView> schools,
+        @NotNull List<QuestionView> questions,
+        @NotNull List<Named> levels,
+        @NotNull List<Named> ageBands,
+        @NotNull List<Named> joints,
+        @NotNull List<Named> places,
+        @NotNull List<Named> shoes,
+        @NotNull List<EquipmentView> equipment,
+        @NotNull List<RungView> rungs,
+        @NotNull Map<String, DrillView> drills) {
+
+    public record Named(@NotNull String id, @NotNull String label) {}
+
+    /**
+     * @param effort eye, or screen for the body screen
+     */
+    public record SignView(
+            @NotNull String id,
+            @NotNull String at,
+            @NotNull String effort,
+            @NotNull String label,
+            @NotNull String how) {}
+
+    public record MeasureView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String unit,
+            @NotNull boolean atCheckpoint,
+            @NotNull double lowest,
+            @NotNull double highest,
+            @NotNull List<String> sources) {}
+
+    public record BallResultView(
+            @NotNull String kind,
+            @NotNull String id,
+            @NotNull String label) {}
+
+    public record FaultInfo(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String stage,
+            @NotNull String what,
+            @NotNull String lookAlike,
+            @NotNull String trap) {}
+
+    /**
+     * @param corridors trail share, %, low and high, by checkpoint
+     */
+    public record SchoolView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String why,
+            @NotNull Map<String, double[]> corridors) {}
+
+    public record QuestionView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull List<Named> choices) {}
+
+    public record EquipmentView(@NotNull String id, @NotNull String label, String substitute) {}
+
+    public record RungView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull int rehearsals,
+            @NotNull int balls) {}
+
+    /**
+     * @param variations what the drill is, by rung
+     * @param caution empty where only general cautions apply
+     */
+    public record DrillView(
+            @NotNull String id,
+            @NotNull String name,
+            @NotNull Map<String, String> variations,
+            @NotNull String setUp,
+            @NotNull String action,
+            @NotNull String feel,
+            @NotNull String good,
+            @NotNull String mistake,
+            @NotNull String easier,
+            @NotNull String harder,
+            @NotNull String cue,
+            @NotNull String caution,
+            @NotNull List<String> feedback,
+            @NotNull List<String> kit,
+            @NotNull DiagramView diagram) {}
+
+    public record DiagramView(
+            @NotNull String stance,
+            @NotNull List<PropView> props,
+            @NotNull List<String> press,
+            @NotNull String move) {}
+
+    public record PropView(@NotNull String shape, @NotNull String at) {}
+}

@@ -1,0 +1,97 @@
+package app.hodegon.server.demo;
+
+import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.simulate.Cast;
+import app.hodegon.core.simulate.Persona;
+import app.hodegon.core.simulate.Season;
+import app.hodegon.core.simulate.SeasonSimulator;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.account.Account.Role;
+import app.hodegon.server.account.Accounts;
+import app.hodegon.server.account.SessionController.DemoAccount;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.Plans;
+import app.hodegon.server.plan.StoredPlan;
+import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.StudentEntry;
+import app.hodegon.server.student.Students;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.stream.Stream;
+import org.springframework.beans.factory.InitializingBean;
+import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.stereotype.Component;
+
+/** Fills an empty database with the simulated cast, through the same services a coach and a student use. */
+@Component
+@ConditionalOnProperty("hodegon.demo")
+class DemoData implements DemoAccounts, InitializingBean {
+
+    private static final DemoAccount COACH = new DemoAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
+    private static final DemoAccount SECOND = new DemoAccount("Second coach", "second@demo.example", "demo-coach");
+    private static final List<DemoAccount> STUDENTS = List.of(
+            new DemoAccount("Bram Ellery, left-hander who sways", "bram@demo.example", "demo-student"),
+            new DemoAccount("Petra Lund, good player with a stiff ankle", "petra@demo.example", "demo-student"));
+
+    private final Accounts accounts;
+    private final Students students;
+    private final Lessons lessons;
+    private final Plans plans;
+    private final PracticeLog practice;
+    private final Clock clock;
+
+    DemoData(Accounts accounts, Students students, Lessons lessons, Plans plans, PracticeLog practice, Clock clock) {
+        this.accounts = accounts;
+        this.students = students;
+        this.lessons = lessons;
+        this.plans = plans;
+        this.practice = practice;
+        this.clock = clock;
+    }
+
+    @Override
+    public List<DemoAccount> list() {
+        return Stream.concat(Stream.of(COACH, SECOND), STUDENTS.stream()).toList();
+    }
+
+    @Override
+    public void afterPropertiesSet() {
+        LocalDate today = LocalDate.now(clock);
+        Account first = accounts.add(COACH.email(), COACH.password(), Role.COACH, "Tamsin Harrow");
+        Account second = accounts.add(SECOND.email(), SECOND.password(), Role.COACH, "Joren Aldwick");
+        Cast.first().forEach(persona -> add(first, persona, today));
+        Cast.second().forEach(persona -> add(second, persona, today));
+    }
+
+    private void add(Account coach, Persona persona, LocalDate today) {
+        StoredStudent student = students.add(coach, entry(persona));
+        String mail = persona.name().split(" ")[0].toLowerCase(Locale.ROOT) + "@demo.example";
+        STUDENTS.stream()
+                .filter(a -> a.email().equals(mail))
+                .findFirst()
+                .ifPresent(a -> students.accept(students.invite(coach, student.id()), a.email(), a.password()));
+        for (Season.Lesson lesson :
+                SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons()) {
+            StoredLesson stored = lessons.begin(coach, student.id(), lesson.on());
+            lessons.enter(stored.id(), lesson.approach(), lesson.before(), lesson.after());
+            lessons.decide(
+                    coach,
+                    stored.id(),
+                    lesson.focus().stream().map(f -> f.id()).toList(),
+                    lesson.diagnosis().focus().equals(lesson.focus()) ? "" : "Staying with what we began.");
+            StoredPlan plan = plans.draft(coach, stored.id(), lesson.on().plusDays(1), lesson.nextLesson());
+            plans.assign(coach, plan.id());
+            for (PracticeSession session : lesson.practice()) {
+                practice.put(student.id(), persona.profile().flags(), plan.id(), session);
+            }
+        }
+    }
+
+    private static StudentEntry entry(Persona persona) {
+        return StudentEntry.of(persona.name(), persona.complaint(), "metric", persona.profile());
+    }
+}

@@ -1,0 +1,127 @@
+package app.hodegon.server.http;
+
+import java.util.List;
+import java.util.Map;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
+import org.springframework.http.HttpStatusCode;
+import org.springframework.http.ProblemDetail;
+import org.springframework.http.ResponseEntity;
+import org.springframework.http.converter.HttpMessageNotReadableException;
+import org.springframework.security.authentication.BadCredentialsException;
+import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.annotation.ExceptionHandler;
+import org.springframework.web.bind.annotation.RestControllerAdvice;
+import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
+import tools.jackson.core.JacksonException;
+import tools.jackson.databind.exc.InvalidFormatException;
+
+/** Turns every refusal into a problem document (RFC 9457) that names the field and says what would be accepted. */
+@RestControllerAdvice
+class Problems extends ResponseEntityExceptionHandler {
+
+    private static final Logger LOG = LoggerFactory.getLogger(Problems.class);
+
+    /**
+     * @param field path of the field in the request
+     */
+    record FieldError(String field, String message) {}
+
+    @ExceptionHandler
+    ProblemDetail invalid(Invalid invalid) {
+        return withFields(
+                ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, invalid.getMessage()),
+                List.of(new FieldError(invalid.field(), invalid.getMessage())));
+    }
+
+    @ExceptionHandler
+    ProblemDetail notFound(NotFound notFound) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, notFound.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail conflict(Conflict conflict) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONFLICT, conflict.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail refused(IllegalArgumentException refused) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail wrongPassword(BadCredentialsException wrong) {
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.UNAUTHORIZED, "That e-mail and password do not belong together.");
+    }
+
+    @ExceptionHandler
+    ProblemDetail tooLarge(BodyLimit.TooLarge tooLarge) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.CONTENT_TOO_LARGE, tooLarge.getMessage());
+    }
+
+    @ExceptionHandler
+    ProblemDetail unexpected(Exception failure, WebRequest request) {
+        LOG.error("{} failed", request.getDescription(false), failure);
+        return ProblemDetail.forStatusAndDetail(
+                HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong on our side. What you sent was not stored.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMethodArgumentNotValid(
+            MethodArgumentNotValidException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        List<FieldError> fields = refused.getBindingResult().getFieldErrors().stream()
+                .map(e -> new FieldError(e.getField(), e.getDefaultMessage()))
+                .toList();
+        String detail = fields.isEmpty()
+                ? "The request is not complete."
+                : fields.get(0).field() + " " + fields.get(0).message() + ".";
+        return ResponseEntity.badRequest()
+                .body(withFields(ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, detail), fields));
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHttpMessageNotReadable(
+            HttpMessageNotReadableException unreadable,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        for (Throwable cause = unreadable; cause != null; cause = cause.getCause()) {
+            if (cause instanceof BodyLimit.TooLarge tooLarge) {
+                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).body(tooLarge(tooLarge));
+            }
+        }
+        ProblemDetail problem = unreadable.getCause() instanceof JacksonException json
+                ? unreadable(json)
+                : ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "A JSON body is needed.");
+        return ResponseEntity.badRequest().body(problem);
+    }
+
+    private static ProblemDetail unreadable(JacksonException json) {
+        StringBuilder path = new StringBuilder();
+        for (JacksonException.Reference step : json.getPath()) {
+            if (step.getPropertyName() == null)
+                path.append('[').append(step.getIndex()).append(']');
+            else path.append(path.isEmpty() ? "" : ".").append(step.getPropertyName());
+        }
+        String field = path.toString();
+        String message;
+        if (json instanceof InvalidFormatException wrong && wrong.getTargetType() != null) {
+            message = "is not a valid " + wrong.getTargetType().getSimpleName().toLowerCase();
+        } else {
+            message =
+                    field.isEmpty() ? "The body is no JSON of the expected form." : "has the wrong form or is missing";
+        }
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(
+                HttpStatus.BAD_REQUEST, field.isEmpty() ? message : field + " " + message + ".");
+        return field.isEmpty() ? problem : withFields(problem, List.of(new FieldError(field, message)));
+    }
+
+    private static ProblemDetail withFields(ProblemDetail problem, List<FieldError> fields) {
+        problem.setProperties(Map.of("fields", fields));
+        return problem;
+    }
+}

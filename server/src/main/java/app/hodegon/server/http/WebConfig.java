@@ -1,0 +1,55 @@
+package app.hodegon.server.http;
+
+import java.io.IOException;
+import java.time.Duration;
+import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.context.annotation.Bean;
+import org.springframework.context.annotation.Configuration;
+import org.springframework.core.io.ClassPathResource;
+import org.springframework.core.io.Resource;
+import org.springframework.http.CacheControl;
+import org.springframework.web.filter.ShallowEtagHeaderFilter;
+import org.springframework.web.servlet.config.annotation.ResourceHandlerRegistry;
+import org.springframework.web.servlet.config.annotation.WebMvcConfigurer;
+import org.springframework.web.servlet.resource.PathResourceResolver;
+
+/** Serves the interface: hashed assets for a year, and the one page for every address it draws itself. */
+@Configuration
+class WebConfig implements WebMvcConfigurer {
+
+    private static final String PAGES = "classpath:/static/";
+
+    @Override
+    public void addResourceHandlers(ResourceHandlerRegistry registry) {
+        registry.addResourceHandler("/assets/**")
+                .addResourceLocations(PAGES + "assets/")
+                .setCacheControl(
+                        CacheControl.maxAge(Duration.ofDays(365)).cachePublic().immutable());
+        registry.addResourceHandler("/**")
+                .addResourceLocations(PAGES)
+                .setCacheControl(CacheControl.noCache())
+                .resourceChain(true)
+                .addResolver(new PathResourceResolver() {
+                    @Override
+                    protected Resource getResource(String path, Resource location) throws IOException {
+                        Resource file = super.getResource(path, location);
+                        if (file != null) return file;
+                        boolean page = !path.startsWith("api/") && !path.startsWith("v3/") && !path.contains(".");
+                        return page ? new ClassPathResource("static/index.html") : null;
+                    }
+                });
+    }
+
+    @Override
+    public void addViewControllers(org.springframework.web.servlet.config.annotation.ViewControllerRegistry registry) {
+        registry.addViewController("/").setViewName("forward:/index.html");
+    }
+
+    @Bean
+    FilterRegistrationBean<ShallowEtagHeaderFilter> catalogueTag() {
+        FilterRegistrationBean<ShallowEtagHeaderFilter> filter =
+                new FilterRegistrationBean<>(new ShallowEtagHeaderFilter());
+        filter.addUrlPatterns("/api/catalogue");
+        return filter;
+    }
+}

@@ -1,0 +1,117 @@
+package app.hodegon.server.lesson;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.diagnosis.DiagnosisView;
+import app.hodegon.server.diagnosis.ReadingEntry;
+import app.hodegon.server.diagnosis.ShotsEntry;
+import app.hodegon.server.lesson.LessonEntry.Moment;
+import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.Students;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotEmpty;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
+import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** A lesson and its live diagnosis. */
+@RestController
+@RequestMapping("/api")
+class LessonController {
+
+    private final Lessons lessons;
+    private final Students students;
+    private final Clock clock;
+
+    LessonController(Lessons lessons, Students students, Clock clock) {
+        this.lessons = lessons;
+        this.students = students;
+        this.clock = clock;
+    }
+
+    /**
+     * @param diagnosis on what is entered now
+     * @param focus what the coach decided; empty while undecided
+     */
+    record LessonView(
+            @NotNull UUID id,
+            @NotNull UUID studentId,
+            @NotNull String studentName,
+            @NotNull String handedness,
+            @NotNull LocalDate heldOn,
+            @NotNull LessonEntry entry,
+            @NotNull DiagnosisView diagnosis,
+            @NotNull List<String> focus,
+            @NotNull String focusReason) {}
+
+    record Decision(
+            @NotEmpty @Size(max = 2) List<@NotNull String> faults,
+            @NotNull @Size(max = 500) String reason) {}
+
+    @PostMapping("/students/{studentId}/lessons")
+    @ResponseStatus(HttpStatus.CREATED)
+    LessonView begin(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
+        return view(coach, lessons.begin(coach, studentId, LocalDate.now(clock)));
+    }
+
+    @GetMapping("/lessons/{id}")
+    LessonView get(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return view(coach, lessons.ofCoach(coach, id));
+    }
+
+    @PutMapping("/lessons/{id}/entry")
+    LessonView enter(
+            @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody LessonEntry entry) {
+        return view(coach, lessons.enter(coach, id, entry));
+    }
+
+    @PutMapping("/lessons/{id}/focus")
+    LessonView decide(
+            @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody Decision decision) {
+        return view(coach, lessons.decide(coach, id, decision.faults(), decision.reason()));
+    }
+
+    @DeleteMapping("/lessons/{id}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void delete(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        lessons.delete(coach, id);
+    }
+
+    private LessonView view(Account coach, StoredLesson lesson) {
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        Map<String, String> signs = new LinkedHashMap<>();
+        lesson.before().signs().forEach((sign, yes) -> signs.put(sign.id(), yes ? "yes" : "no"));
+        return new LessonView(
+                lesson.id(),
+                student.id(),
+                student.name(),
+                student.hand().id(),
+                lesson.heldOn(),
+                new LessonEntry(
+                        lesson.approach().ids(), signs, moment(lesson.before()), moment(lesson.after()), lesson.note()),
+                DiagnosisView.of(lessons.diagnose(lesson, student)),
+                lesson.focus().stream().map(Fault::id).toList(),
+                lesson.focusReason());
+    }
+
+    private static Moment moment(Observations seen) {
+        return new Moment(seen.readings().stream().map(ReadingEntry::of).toList(), ShotsEntry.of(seen.shots()));
+    }
+}

@@ -1,0 +1,230 @@
+package app.hodegon.server.lesson;
+
+import static app.hodegon.server.db.Tables.LESSON;
+import static app.hodegon.server.db.Tables.LESSON_ANSWER;
+import static app.hodegon.server.db.Tables.LESSON_READING;
+import static app.hodegon.server.db.Tables.LESSON_SHOT;
+import static app.hodegon.server.db.Tables.LESSON_SIGN;
+import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
+
+import app.hodegon.core.approach.Approach;
+import app.hodegon.core.diagnosis.Catalogue;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Measure;
+import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Source;
+import app.hodegon.core.swing.Tally;
+import app.hodegon.server.db.tables.records.LessonReadingRecord;
+import app.hodegon.server.db.tables.records.LessonShotRecord;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Result;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class LessonRepository {
+
+    private enum Stage {
+        BEFORE("before"),
+        AFTER("after");
+
+        private final String id;
+
+        Stage(String id) {
+            this.id = id;
+        }
+    }
+
+    private final DSLContext db;
+    private final Clock clock;
+
+    LessonRepository(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    Optional<StoredLesson> ofCoach(UUID coach, UUID id) {
+        return fetch(LESSON.ID.eq(id).and(STUDENT.COACH_ID.eq(coach))).stream().findFirst();
+    }
+
+    /** A student's lessons, oldest first. */
+    List<StoredLesson> ofStudent(UUID student) {
+        return fetch(LESSON.STUDENT_ID.eq(student));
+    }
+
+    private List<StoredLesson> fetch(Condition which) {
+        var answers = multiset(select(LESSON_ANSWER.QUESTION, LESSON_ANSWER.ANSWER)
+                        .from(LESSON_ANSWER)
+                        .where(LESSON_ANSWER.LESSON_ID.eq(LESSON.ID)))
+                .convertFrom(rows -> rows.intoMap(LESSON_ANSWER.QUESTION, LESSON_ANSWER.ANSWER));
+        var signs = multiset(select(LESSON_SIGN.SIGN, LESSON_SIGN.SEEN)
+                        .from(LESSON_SIGN)
+                        .where(LESSON_SIGN.LESSON_ID.eq(LESSON.ID)))
+                .convertFrom(rows -> rows.intoMap(LESSON_SIGN.SIGN, LESSON_SIGN.SEEN));
+        var readings = multiset(select(LESSON_READING.fields())
+                        .from(LESSON_READING)
+                        .where(LESSON_READING.LESSON_ID.eq(LESSON.ID))
+                        .orderBy(LESSON_READING.STAGE, LESSON_READING.ORDINAL))
+                .convertFrom(rows -> rows.into(LESSON_READING));
+        var shots = multiset(select(LESSON_SHOT.fields()).from(LESSON_SHOT).where(LESSON_SHOT.LESSON_ID.eq(LESSON.ID)))
+                .convertFrom(rows -> rows.into(LESSON_SHOT));
+        return db.select(LESSON, answers, signs, readings, shots)
+                .from(LESSON)
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(LESSON.STUDENT_ID))
+                .where(which)
+                .orderBy(LESSON.HELD_ON, LESSON.CREATED_AT)
+                .fetch(row -> new StoredLesson(
+                        row.value1().getId(),
+                        row.value1().getStudentId(),
+                        row.value1().getHeldOn(),
+                        Approach.of(row.value2()),
+                        new Observations(
+                                signs(row.value3()),
+                                readings(row.value4(), Stage.BEFORE),
+                                tally(row.value5(), Stage.BEFORE)),
+                        new Observations(
+                                Map.of(), readings(row.value4(), Stage.AFTER), tally(row.value5(), Stage.AFTER)),
+                        row.value1().getNote(),
+                        Arrays.stream(row.value1().getFocus())
+                                .map(id -> Identified.of(Fault.class, id))
+                                .toList(),
+                        row.value1().getFocusReason(),
+                        row.value1().getCatalogueVersion(),
+                        Optional.ofNullable(row.value1().getDiagnosed())));
+    }
+
+    private static Map<Sign, Boolean> signs(Map<String, Boolean> rows) {
+        Map<Sign, Boolean> signs = new EnumMap<>(Sign.class);
+        rows.forEach((id, seen) -> signs.put(Identified.of(Sign.class, id), seen));
+        return signs;
+    }
+
+    private static List<Reading> readings(Result<LessonReadingRecord> rows, Stage stage) {
+        return rows.stream()
+                .filter(r -> r.getStage().equals(stage.id))
+                .map(r -> new Reading(
+                        Identified.of(Measure.class, r.getMeasure()),
+                        Optional.ofNullable(r.getAtCheckpoint()).map(at -> Identified.of(Checkpoint.class, at)),
+                        r.getReading(),
+                        Identified.of(Source.class, r.getSource()),
+                        r.getSwings()))
+                .toList();
+    }
+
+    private static Tally tally(Result<LessonShotRecord> rows, Stage stage) {
+        Map<BallResult, Integer> counts = new EnumMap<>(BallResult.class);
+        for (LessonShotRecord row : rows) {
+            if (!row.getStage().equals(stage.id)) continue;
+            BallResult.Kind kind = Identified.of(BallResult.Kind.class, row.getKind());
+            counts.put(BallResult.of(kind, row.getResult()), row.getHits().intValue());
+        }
+        return new Tally(counts);
+    }
+
+    UUID add(UUID student, LocalDate heldOn, Approach approach) {
+        UUID id = UUID.randomUUID();
+        db.insertInto(LESSON)
+                .set(LESSON.ID, id)
+                .set(LESSON.STUDENT_ID, student)
+                .set(LESSON.HELD_ON, heldOn)
+                .set(LESSON.NOTE, "")
+                .set(LESSON.FOCUS, new String[0])
+                .set(LESSON.FOCUS_REASON, "")
+                .set(LESSON.CATALOGUE_VERSION, Catalogue.VERSION)
+                .set(LESSON.CREATED_AT, OffsetDateTime.now(clock))
+                .execute();
+        setAnswers(id, approach);
+        return id;
+    }
+
+    /** Replaces everything the coach entered. */
+    void replace(UUID id, Approach approach, Observations before, Observations after, String note) {
+        db.update(LESSON).set(LESSON.NOTE, note).where(LESSON.ID.eq(id)).execute();
+        setAnswers(id, approach);
+        db.deleteFrom(LESSON_SIGN).where(LESSON_SIGN.LESSON_ID.eq(id)).execute();
+        db.deleteFrom(LESSON_READING).where(LESSON_READING.LESSON_ID.eq(id)).execute();
+        db.deleteFrom(LESSON_SHOT).where(LESSON_SHOT.LESSON_ID.eq(id)).execute();
+        var signs = new ArrayList<org.jooq.TableRecord<?>>();
+        before.signs().forEach((sign, seen) -> {
+            var row = db.newRecord(LESSON_SIGN);
+            row.setLessonId(id);
+            row.setSign(sign.id());
+            row.setSeen(seen);
+            signs.add(row);
+        });
+        addMoment(signs, id, Stage.BEFORE, before);
+        addMoment(signs, id, Stage.AFTER, after);
+        db.batchInsert(signs).execute();
+    }
+
+    private void addMoment(List<org.jooq.TableRecord<?>> rows, UUID id, Stage stage, Observations seen) {
+        short ordinal = 0;
+        for (Reading reading : seen.readings()) {
+            var row = db.newRecord(LESSON_READING);
+            row.setLessonId(id);
+            row.setStage(stage.id);
+            row.setOrdinal(ordinal++);
+            row.setMeasure(reading.measure().id());
+            row.setAtCheckpoint(reading.at().map(Checkpoint::id).orElse(null));
+            row.setReading(reading.value());
+            row.setSource(reading.source().id());
+            row.setSwings((short) reading.swings());
+            rows.add(row);
+        }
+        seen.shots().counts().forEach((result, hits) -> {
+            var row = db.newRecord(LESSON_SHOT);
+            row.setLessonId(id);
+            row.setStage(stage.id);
+            row.setKind(result.kind().id());
+            row.setResult(result.id());
+            row.setHits(hits.shortValue());
+            rows.add(row);
+        });
+    }
+
+    private void setAnswers(UUID id, Approach approach) {
+        db.deleteFrom(LESSON_ANSWER).where(LESSON_ANSWER.LESSON_ID.eq(id)).execute();
+        var rows = approach.ids().entrySet().stream()
+                .map(answer -> {
+                    var row = db.newRecord(LESSON_ANSWER);
+                    row.setLessonId(id);
+                    row.setQuestion(answer.getKey());
+                    row.setAnswer(answer.getValue());
+                    return row;
+                })
+                .toList();
+        db.batchInsert(rows).execute();
+    }
+
+    void decide(UUID id, List<Fault> focus, String reason, String diagnosed) {
+        db.update(LESSON)
+                .set(LESSON.FOCUS, focus.stream().map(Fault::id).toArray(String[]::new))
+                .set(LESSON.FOCUS_REASON, reason)
+                .set(LESSON.DIAGNOSED, diagnosed)
+                .set(LESSON.CATALOGUE_VERSION, Catalogue.VERSION)
+                .where(LESSON.ID.eq(id))
+                .execute();
+    }
+
+    void delete(UUID id) {
+        db.deleteFrom(LESSON).where(LESSON.ID.eq(id)).execute();
+    }
+}

@@ -1,0 +1,116 @@
+package app.hodegon.server.lesson;
+
+import app.hodegon.core.approach.Approach;
+import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Diagnostician;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.diagnosis.DiagnosisController;
+import app.hodegon.server.diagnosis.DiagnosisView;
+import app.hodegon.server.http.Conflict;
+import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.NotFound;
+import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.Students;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+import tools.jackson.databind.json.JsonMapper;
+
+/** Lessons: what was seen, what it says, what was decided. */
+@Service
+public class Lessons {
+
+    private final LessonRepository lessons;
+    private final Students students;
+    private final JsonMapper json;
+
+    Lessons(LessonRepository lessons, Students students, JsonMapper json) {
+        this.lessons = lessons;
+        this.students = students;
+        this.json = json;
+    }
+
+    /**
+     * @throws NotFound if there is no such lesson of this coach's students
+     */
+    public StoredLesson ofCoach(Account coach, UUID id) {
+        return lessons.ofCoach(coach.id(), id).orElseThrow(() -> new NotFound("lesson"));
+    }
+
+    /** A student's lessons, oldest first; the caller has made sure that the student may be seen. */
+    public List<StoredLesson> ofStudent(UUID student) {
+        return lessons.ofStudent(student);
+    }
+
+    public Diagnosis diagnose(StoredLesson lesson, StoredStudent student) {
+        return new Diagnostician(lesson.approach().school(), student.hand()).diagnose(lesson.before());
+    }
+
+    /** A new lesson, with the approach of the student's last one. */
+    @Transactional
+    public StoredLesson begin(Account coach, UUID studentId, LocalDate on) {
+        students.ofCoach(coach, studentId);
+        List<StoredLesson> earlier = lessons.ofStudent(studentId);
+        Approach approach = earlier.isEmpty()
+                ? Approach.DEFAULT
+                : earlier.get(earlier.size() - 1).approach();
+        return ofCoach(coach, lessons.add(studentId, on, approach));
+    }
+
+    @Transactional
+    StoredLesson enter(Account coach, UUID id, LessonEntry entry) {
+        ofCoach(coach, id);
+        lessons.replace(
+                id,
+                DiagnosisController.approach(entry.approach()),
+                new Observations(
+                        DiagnosisController.signs(entry.signs()),
+                        DiagnosisController.readings(
+                                "before.readings", entry.before().readings()),
+                        entry.before().shots().tally("before.shots")),
+                new Observations(
+                        Map.of(),
+                        DiagnosisController.readings(
+                                "after.readings", entry.after().readings()),
+                        entry.after().shots().tally("after.shots")),
+                entry.note());
+        return ofCoach(coach, id);
+    }
+
+    /** Stores what was seen, as a whole. */
+    @Transactional
+    public void enter(UUID id, Approach approach, Observations before, Observations after) {
+        lessons.replace(id, approach, before, after, "");
+    }
+
+    /** Keeps the choice of focus with the diagnosis it was made on; overruling the engine needs a reason. */
+    @Transactional
+    public StoredLesson decide(Account coach, UUID id, List<String> faults, String reason) {
+        StoredLesson lesson = ofCoach(coach, id);
+        List<Fault> focus = faults.stream()
+                .map(f -> Invalid.in("faults", () -> Identified.of(Fault.class, f)))
+                .distinct()
+                .toList();
+        Diagnosis diagnosis = diagnose(lesson, students.ofCoach(coach, lesson.studentId()));
+        if (!diagnosis.focus().equals(focus) && reason.isBlank()) {
+            throw new Invalid("reason", "Say in a few words why you choose another focus than proposed.");
+        }
+        lessons.decide(id, focus, reason.strip(), json.writeValueAsString(DiagnosisView.of(diagnosis)));
+        return ofCoach(coach, id);
+    }
+
+    /** Takes back a lesson begun by mistake. */
+    @Transactional
+    void delete(Account coach, UUID id) {
+        if (!ofCoach(coach, id).focus().isEmpty()) {
+            throw new Conflict("This lesson has a decision and stays on record.");
+        }
+        lessons.delete(id);
+    }
+}

@@ -1,0 +1,30 @@
+package app.hodegon.server.lesson;
+
+import app.hodegon.core.approach.Approach;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Observations;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+
+/**
+ * A lesson as stored.
+ *
+ * @param before signs, readings and balls of the first moment
+ * @param after readings and balls of the last
+ * @param focus what the coach chose; empty while undecided
+ * @param diagnosed the diagnosis as it stood then (JSON)
+ */
+public record StoredLesson(
+        UUID id,
+        UUID studentId,
+        LocalDate heldOn,
+        Approach approach,
+        Observations before,
+        Observations after,
+        String note,
+        List<Fault> focus,
+        String focusReason,
+        String catalogueVersion,
+        Optional<String> diagnosed) {}

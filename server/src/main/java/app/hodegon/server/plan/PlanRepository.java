@@ -1,0 +1,84 @@
+package app.hodegon.server.plan;
+
+import static app.hodegon.server.db.Tables.PLAN;
+import static app.hodegon.server.db.Tables.STUDENT;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import tools.jackson.databind.json.JsonMapper;
+
+@Repository
+class PlanRepository {
+
+    private final DSLContext db;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    PlanRepository(DSLContext db, Clock clock, JsonMapper json) {
+        this.db = db;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    Optional<StoredPlan> ofCoach(UUID coach, UUID id) {
+        return fetch(PLAN.ID.eq(id).and(STUDENT.COACH_ID.eq(coach))).stream().findFirst();
+    }
+
+    /** A student's assigned plans, the running one last. */
+    List<StoredPlan> assigned(UUID student) {
+        return fetch(PLAN.STUDENT_ID.eq(student).and(PLAN.ASSIGNED_AT.isNotNull()));
+    }
+
+    Optional<StoredPlan> ofLesson(UUID lesson) {
+        return fetch(PLAN.LESSON_ID.eq(lesson)).stream().reduce((earlier, later) -> later);
+    }
+
+    private List<StoredPlan> fetch(Condition which) {
+        return db.select(PLAN)
+                .from(PLAN)
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
+                .where(which)
+                .orderBy(PLAN.ASSIGNED_AT.nullsLast(), PLAN.CREATED_AT)
+                .fetch(row -> new StoredPlan(
+                        row.value1().getId(),
+                        row.value1().getStudentId(),
+                        row.value1().getLessonId(),
+                        row.value1().getFromDay(),
+                        row.value1().getNextLesson(),
+                        row.value1().getAssignedAt() != null,
+                        json.readValue(row.value1().getDocument(), PlanView.class)));
+    }
+
+    /** Replaces the lesson's draft, if it has one; assigned plans stay as they were. */
+    UUID add(UUID student, UUID lesson, LocalDate from, LocalDate nextLesson, PlanView plan) {
+        db.deleteFrom(PLAN)
+                .where(PLAN.LESSON_ID.eq(lesson).and(PLAN.ASSIGNED_AT.isNull()))
+                .execute();
+        UUID id = UUID.randomUUID();
+        db.insertInto(PLAN)
+                .set(PLAN.ID, id)
+                .set(PLAN.STUDENT_ID, student)
+                .set(PLAN.LESSON_ID, lesson)
+                .set(PLAN.FROM_DAY, from)
+                .set(PLAN.NEXT_LESSON, nextLesson)
+                .set(PLAN.DOCUMENT, json.writeValueAsString(plan))
+                .set(PLAN.CREATED_AT, OffsetDateTime.now(clock))
+                .execute();
+        return id;
+    }
+
+    void assign(UUID id) {
+        db.update(PLAN)
+                .set(PLAN.ASSIGNED_AT, OffsetDateTime.now(clock))
+                .where(PLAN.ID.eq(id).and(PLAN.ASSIGNED_AT.isNull()))
+                .execute();
+    }
+}

@@ -1,0 +1,136 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Plan;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+
+/** A plan on the wire and in the store. */
+public record PlanView(
+        @NotNull List<StepView> route,
+        @NotNull List<DayView> days,
+        @NotNull TotalsView totals,
+        @NotNull List<KitView> kit,
+        @NotNull List<LeftOutView> leftOut,
+        @NotNull List<String> cautions,
+        @NotNull List<WarningView> warnings) {
+
+    /**
+     * @param gate null where preparing is done or not
+     * @param chance of being through by the next lesson, 0 to 1; null without a gate or where none was forecast
+     */
+    public record StepView(
+            @NotNull String rung,
+            @NotNull String fault,
+            @NotNull String drill,
+            GateView gate,
+            @NotNull String why,
+            Double chance) {}
+
+    public record GateView(
+            @NotNull int good, @NotNull int of, @NotNull int days) {}
+
+    public record DayView(
+            @NotNull LocalDate date,
+            @NotNull String place,
+            @NotNull double minutes,
+            @NotNull List<BlockView> blocks) {}
+
+    public record BlockView(
+            @NotNull String fault,
+            @NotNull String drill,
+            @NotNull String rung,
+            @NotNull String kind,
+            @NotNull int sets,
+            @NotNull int repsPerSet,
+            @NotNull int restSeconds,
+            @NotNull int balls,
+            @NotNull double minutes,
+            @NotNull String cue,
+            @NotNull boolean scored) {
+
+        public int reps() {
+            return sets * repsPerSet;
+        }
+    }
+
+    public record TotalsView(
+            @NotNull int reps,
+            @NotNull int balls,
+            @NotNull double minutes,
+            @NotNull int wantedReps) {}
+
+    public record KitView(@NotNull String id, @NotNull boolean have, String substitute) {}
+
+    public record LeftOutView(
+            @NotNull String drill, @NotNull String reason) {}
+
+    public record WarningView(@NotNull String code, @NotNull String text) {}
+
+    /**
+     * @param chances per step of the route that has a gate; empty where nothing is forecast
+     */
+    static PlanView of(Plan plan, java.util.Map<Plan.Step, Double> chances) {
+        return new PlanView(
+                plan.route().stream()
+                        .map(s -> new StepView(
+                                s.rung().id(),
+                                s.fault().id(),
+                                s.drill(),
+                                s.gate().map(PlanView::gate).orElse(null),
+                                s.why(),
+                                chances.get(s)))
+                        .toList(),
+                plan.days().stream().map(PlanView::day).toList(),
+                new TotalsView(
+                        plan.totals().reps(),
+                        plan.totals().balls(),
+                        minutes(plan.totals().seconds()),
+                        plan.totals().wantedReps()),
+                plan.kit().stream()
+                        .map(k -> new KitView(
+                                k.item().id(), k.have(), k.substitute().orElse(null)))
+                        .toList(),
+                plan.leftOut().stream()
+                        .map(l -> new LeftOutView(l.drill(), l.reason()))
+                        .toList(),
+                plan.cautions(),
+                plan.warnings().stream()
+                        .map(w -> new WarningView(w.code(), w.text()))
+                        .toList());
+    }
+
+    private static GateView gate(Gate gate) {
+        return new GateView(gate.good(), gate.of(), gate.days());
+    }
+
+    private static DayView day(Plan.Day day) {
+        return new DayView(
+                day.date(),
+                day.place().id(),
+                minutes(day.seconds()),
+                day.blocks().stream().map(PlanView::block).toList());
+    }
+
+    private static BlockView block(Plan.Block block) {
+        return new BlockView(
+                block.fault().id(),
+                block.drill(),
+                block.rung().id(),
+                block.kind().name().toLowerCase(Locale.ROOT),
+                block.sets(),
+                block.repsPerSet(),
+                block.restSeconds(),
+                block.balls(),
+                minutes(block.seconds()),
+                block.cue(),
+                block.scored());
+    }
+
+    /** Minutes with one decimal. */
+    private static double minutes(int seconds) {
+        return Math.round(seconds / 6.0) / 10.0;
+    }
+}

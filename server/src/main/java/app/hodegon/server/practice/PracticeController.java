@@ -1,0 +1,58 @@
+package app.hodegon.server.practice;
+
+import app.hodegon.server.account.Account;
+import app.hodegon.server.student.Students;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+import java.util.UUID;
+import org.springframework.http.HttpStatus;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RestController;
+
+/** The coach's look at a student's practice. */
+@RestController
+@RequestMapping("/api/students/{studentId}")
+class PracticeController {
+
+    private final PracticeLog practice;
+    private final Students students;
+
+    PracticeController(PracticeLog practice, Students students) {
+        this.practice = practice;
+        this.students = students;
+    }
+
+    /**
+     * @param sessions latest first
+     * @param stopped drills stopped for pain
+     */
+    record PracticeView(
+            @NotNull List<SessionView> sessions,
+            @NotNull List<RungView> rungs,
+            @NotNull List<String> stopped) {}
+
+    @GetMapping("/practice")
+    PracticeView practice(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
+        students.ofCoach(coach, studentId);
+        var sessions = practice.ofStudent(studentId);
+        var latestFirst = new java.util.ArrayList<>(sessions);
+        java.util.Collections.reverse(latestFirst);
+        return new PracticeView(
+                latestFirst.stream().map(SessionView::of).toList(),
+                RungView.of(sessions.stream().flatMap(s -> s.checks().stream()).toList()),
+                practice.stopped(studentId));
+    }
+
+    /** The coach has looked: the drill may be done again. */
+    @DeleteMapping("/stops/{drill}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void lift(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId, @PathVariable String drill) {
+        students.ofCoach(coach, studentId);
+        practice.lift(studentId, drill);
+    }
+}

@@ -1,0 +1,181 @@
+package app.hodegon.server.practice;
+
+import static app.hodegon.server.db.Tables.DRILL_STOP;
+import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
+import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
+import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Plan;
+import app.hodegon.core.practice.BlockResult;
+import app.hodegon.core.practice.Feel;
+import app.hodegon.core.practice.Pain;
+import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Tally;
+import app.hodegon.server.db.tables.records.PracticeBlockRecord;
+import app.hodegon.server.db.tables.records.PracticeSessionRecord;
+import app.hodegon.server.db.tables.records.PracticeShotRecord;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.Condition;
+import org.jooq.DSLContext;
+import org.jooq.Result;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class PracticeRepository {
+
+    private final DSLContext db;
+    private final Clock clock;
+
+    PracticeRepository(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    List<PracticeSession> ofStudent(UUID student) {
+        return fetch(PRACTICE_SESSION.STUDENT_ID.eq(student));
+    }
+
+    List<PracticeSession> ofPlan(UUID plan) {
+        return fetch(PRACTICE_SESSION.PLAN_ID.eq(plan));
+    }
+
+    private List<PracticeSession> fetch(Condition which) {
+        var blocks = multiset(select(PRACTICE_BLOCK.fields())
+                        .from(PRACTICE_BLOCK)
+                        .where(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
+                        .orderBy(PRACTICE_BLOCK.BLOCK))
+                .convertFrom(rows -> rows.into(PRACTICE_BLOCK));
+        var shots = multiset(select(PRACTICE_SHOT.fields())
+                        .from(PRACTICE_SHOT)
+                        .where(PRACTICE_SHOT.SESSION_ID.eq(PRACTICE_SESSION.ID)))
+                .convertFrom(rows -> rows.into(PRACTICE_SHOT));
+        return db.select(PRACTICE_SESSION, blocks, shots)
+                .from(PRACTICE_SESSION)
+                .where(which)
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
+                .fetch(row -> session(row.value1(), row.value2(), row.value3()));
+    }
+
+    private static PracticeSession session(
+            PracticeSessionRecord row, Result<PracticeBlockRecord> blocks, Result<PracticeShotRecord> shots) {
+        Map<BallResult, Integer> balls = new EnumMap<>(BallResult.class);
+        for (PracticeShotRecord shot : shots) {
+            BallResult.Kind kind = Identified.of(BallResult.Kind.class, shot.getKind());
+            balls.put(BallResult.of(kind, shot.getResult()), shot.getHits().intValue());
+        }
+        return new PracticeSession(
+                row.getId(),
+                row.getPracticeDay(),
+                blocks.stream()
+                        .map(b -> new BlockResult(
+                                b.getBlock(),
+                                Identified.of(Fault.class, b.getFault()),
+                                b.getDrill(),
+                                Identified.of(Rung.class, b.getRung()),
+                                Plan.Kind.valueOf(b.getKind().toUpperCase(Locale.ROOT)),
+                                b.getMarks()))
+                        .toList(),
+                Optional.ofNullable(row.getFeel()).map(Feel::new),
+                Optional.ofNullable(row.getPainWhere())
+                        .map(where ->
+                                new Pain(Identified.of(Joint.class, where), row.getPainScore(), row.getPainDrill())),
+                new Tally(balls),
+                row.getNote(),
+                row.getFinished());
+    }
+
+    /** Whose session this is, if it is stored. */
+    Optional<UUID> owner(UUID session) {
+        return db.select(PRACTICE_SESSION.STUDENT_ID)
+                .from(PRACTICE_SESSION)
+                .where(PRACTICE_SESSION.ID.eq(session))
+                .fetchOptional(PRACTICE_SESSION.STUDENT_ID);
+    }
+
+    /** Stores a session as it is now; sending it again changes nothing. */
+    void put(UUID student, UUID plan, PracticeSession session) {
+        PracticeSessionRecord row = db.newRecord(PRACTICE_SESSION);
+        row.setId(session.id());
+        row.setStudentId(student);
+        row.setPlanId(plan);
+        row.setPracticeDay(session.day());
+        row.setFeel(session.feel().map(f -> (short) f.value()).orElse(null));
+        row.setPainWhere(session.pain().map(p -> p.where().id()).orElse(null));
+        row.setPainScore(session.pain().map(p -> (short) p.score()).orElse(null));
+        row.setPainDrill(session.pain().map(Pain::drill).orElse(null));
+        row.setNote(session.note());
+        row.setFinished(session.finished());
+        row.setUpdatedAt(OffsetDateTime.now(clock));
+        db.mergeInto(PRACTICE_SESSION)
+                .columns(PRACTICE_SESSION.fields())
+                .key(PRACTICE_SESSION.ID)
+                .values(row.intoArray())
+                .execute();
+        db.deleteFrom(PRACTICE_BLOCK)
+                .where(PRACTICE_BLOCK.SESSION_ID.eq(session.id()))
+                .execute();
+        db.deleteFrom(PRACTICE_SHOT)
+                .where(PRACTICE_SHOT.SESSION_ID.eq(session.id()))
+                .execute();
+        db.batchInsert(session.blocks().stream()
+                        .map(b -> new PracticeBlockRecord(
+                                session.id(),
+                                (short) b.block(),
+                                b.fault().id(),
+                                b.drill(),
+                                b.rung().id(),
+                                b.kind().name().toLowerCase(Locale.ROOT),
+                                b.marks()))
+                        .toList())
+                .execute();
+        db.batchInsert(session.balls().counts().entrySet().stream()
+                        .map(b -> new PracticeShotRecord(
+                                session.id(),
+                                b.getKey().kind().id(),
+                                b.getKey().id(),
+                                b.getValue().shortValue()))
+                        .toList())
+                .execute();
+    }
+
+    void stop(UUID student, String drill, UUID session) {
+        db.insertInto(DRILL_STOP)
+                .set(DRILL_STOP.STUDENT_ID, student)
+                .set(DRILL_STOP.DRILL, drill)
+                .set(DRILL_STOP.SESSION_ID, session)
+                .set(DRILL_STOP.SINCE, OffsetDateTime.now(clock))
+                .onConflictDoNothing()
+                .execute();
+    }
+
+    List<String> stopped(UUID student) {
+        return db.selectDistinct(DRILL_STOP.DRILL)
+                .from(DRILL_STOP)
+                .where(DRILL_STOP.STUDENT_ID.eq(student).and(DRILL_STOP.LIFTED_AT.isNull()))
+                .orderBy(DRILL_STOP.DRILL)
+                .fetch(DRILL_STOP.DRILL);
+    }
+
+    int lift(UUID student, String drill) {
+        return db.update(DRILL_STOP)
+                .set(DRILL_STOP.LIFTED_AT, OffsetDateTime.now(clock))
+                .where(DRILL_STOP.STUDENT_ID.eq(student))
+                .and(DRILL_STOP.DRILL.eq(drill))
+                .and(DRILL_STOP.LIFTED_AT.isNull())
+                .execute();
+    }
+}

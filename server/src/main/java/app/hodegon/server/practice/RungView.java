@@ -1,0 +1,43 @@
+package app.hodegon.server.practice;
+
+import app.hodegon.core.plan.Gate;
+import app.hodegon.core.practice.CheckSet;
+import app.hodegon.core.practice.Ladder;
+import app.hodegon.core.practice.Standing;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * Where a student stands on one rung.
+ *
+ * @param says what the gate says next, in a sentence
+ */
+public record RungView(
+        @NotNull String fault,
+        @NotNull String rung,
+        @NotNull String drill,
+        @NotNull String standing,
+        @NotNull String says,
+        @NotNull List<SetView> sets) {
+
+    public record SetView(
+            @NotNull LocalDate on,
+            @NotNull int good,
+            @NotNull int of) {}
+
+    /** One line per rung that was checked, in the order first checked. */
+    public static List<RungView> of(List<CheckSet> checks) {
+        return Ladder.byRung(checks).entrySet().stream()
+                .map(e -> new RungView(
+                        e.getKey().fault().id(),
+                        e.getKey().rung().id(),
+                        e.getValue().get(e.getValue().size() - 1).drill(),
+                        Standing.of(Gate.STANDARD, e.getValue()).id(),
+                        Standing.say(Gate.STANDARD, e.getValue()),
+                        e.getValue().stream()
+                                .map(c -> new SetView(c.on(), c.good(), c.of()))
+                                .toList()))
+                .toList();
+    }
+}

@@ -1,0 +1,67 @@
+package app.hodegon.server.practice;
+
+import app.hodegon.core.practice.BlockResult;
+import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.server.diagnosis.ShotsEntry;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Locale;
+import java.util.UUID;
+
+/**
+ * A practice session on the wire.
+ *
+ * @param feel 1 (lost) to 5 (clear), null while not said
+ */
+public record SessionView(
+        @NotNull UUID id,
+        @NotNull LocalDate day,
+        @NotNull List<ResultView> blocks,
+        Integer feel,
+        PainView pain,
+        @NotNull ShotsEntry balls,
+        @NotNull String note,
+        @NotNull boolean finished) {
+
+    /**
+     * @param marks one + (good) or - (not) per rep
+     */
+    public record ResultView(
+            @NotNull int block,
+            @NotNull String fault,
+            @NotNull String drill,
+            @NotNull String rung,
+            @NotNull String kind,
+            @NotNull String marks) {
+
+        static ResultView of(BlockResult result) {
+            return new ResultView(
+                    result.block(),
+                    result.fault().id(),
+                    result.drill(),
+                    result.rung().id(),
+                    result.kind().name().toLowerCase(Locale.ROOT),
+                    result.marks());
+        }
+    }
+
+    public record PainView(
+            @NotNull String where,
+            @NotNull int score,
+            @NotNull String drill) {}
+
+    public static SessionView of(PracticeSession session) {
+        return new SessionView(
+                session.id(),
+                session.day(),
+                session.blocks().stream().map(ResultView::of).toList(),
+                session.feel().map(f -> f.value()).orElse(null),
+                session.pain()
+                        .map(p -> new PainView(p.where().id(), p.score(), p.drill()))
+                        .orElse(null),
+                ShotsEntry.of(session.balls()),
+                session.note(),
+                session.finished());
+    }
+}

@@ -1,0 +1,209 @@
+package app.hodegon.server.progress;
+
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.progress.Aim;
+import app.hodegon.core.progress.Better;
+import app.hodegon.core.progress.Comparison;
+import app.hodegon.core.progress.Comparison.Count;
+import app.hodegon.core.progress.Estimate;
+import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Repeatability;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.PlanView;
+import app.hodegon.server.plan.Plans;
+import app.hodegon.server.plan.StoredPlan;
+import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.practice.RungView;
+import app.hodegon.server.progress.ProgressView.Change;
+import app.hodegon.server.progress.ProgressView.Done;
+import app.hodegon.server.progress.ThreadView.Knot;
+import app.hodegon.server.progress.ThreadView.Point;
+import app.hodegon.server.progress.ThreadView.Series;
+import app.hodegon.server.student.Students;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.stereotype.Service;
+
+/** What lessons and the practice between them say together. */
+@Service
+class ProgressService {
+
+    private final Lessons lessons;
+    private final Plans plans;
+    private final PracticeLog practice;
+    private final Students students;
+    private final Clock clock;
+
+    ProgressService(Lessons lessons, Plans plans, PracticeLog practice, Students students, Clock clock) {
+        this.lessons = lessons;
+        this.plans = plans;
+        this.practice = practice;
+        this.students = students;
+        this.clock = clock;
+    }
+
+    /** This lesson's first balls against the last lesson's, and what was practised between. */
+    ProgressView since(Account coach, UUID lessonId) {
+        StoredLesson now = lessons.ofCoach(coach, lessonId);
+        Optional<StoredLesson> earlier = lessons.ofStudent(now.studentId()).stream()
+                .takeWhile(l -> !l.id().equals(lessonId))
+                .filter(l -> !l.before().equals(Observations.NONE))
+                .reduce((a, b) -> b);
+        if (earlier.isEmpty()) return new ProgressView(null, null, List.of(), List.of());
+        StoredLesson then = earlier.get();
+        Optional<StoredPlan> plan = assignedOf(then, plans.assigned(now.studentId()));
+        return new ProgressView(
+                then.heldOn(),
+                plan.map(p -> done(p, now.heldOn())).orElse(null),
+                plan.map(p -> RungView.of(practice.ofPlan(p.id()).stream()
+                                .flatMap(s -> s.checks().stream())
+                                .toList()))
+                        .orElse(List.of()),
+                changes(then, now));
+    }
+
+    private static Optional<StoredPlan> assignedOf(StoredLesson lesson, List<StoredPlan> assigned) {
+        return assigned.stream().filter(p -> p.lessonId().equals(lesson.id())).reduce((a, b) -> b);
+    }
+
+    /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */
+    private Done done(StoredPlan plan, LocalDate until) {
+        LocalDate today = LocalDate.now(clock);
+        LocalDate end = until.isBefore(today) ? until : today;
+        List<PracticeSession> sessions = practice.ofPlan(plan.id());
+        List<PlanView.DayView> due =
+                plan.plan().days().stream().filter(d -> d.date().isBefore(end)).toList();
+        return new Done(
+                due.size(),
+                (int) sessions.stream().map(PracticeSession::day).distinct().count(),
+                due.stream()
+                        .flatMap(d -> d.blocks().stream())
+                        .mapToInt(PlanView.BlockView::reps)
+                        .sum(),
+                sessions.stream().mapToInt(PracticeSession::reps).sum());
+    }
+
+    private static List<Change> changes(StoredLesson then, StoredLesson now) {
+        List<Change> changes = new ArrayList<>();
+        for (BallResult result : BallResult.values()) {
+            int ofThen = then.before().shots().total(result.kind());
+            int ofNow = now.before().shots().total(result.kind());
+            int hitsThen = then.before().shots().of(result);
+            int hitsNow = now.before().shots().of(result);
+            Optional<Better> aim = Aim.of(result);
+            if (aim.isEmpty() || ofThen == 0 || ofNow == 0 || hitsThen + hitsNow == 0) continue;
+            changes.add(new Change(
+                    result.kind().id() + ":" + result.id(),
+                    result.label(),
+                    "balls",
+                    hitsThen + " of " + ofThen,
+                    hitsNow + " of " + ofNow,
+                    ComparisonView.of(
+                            Comparison.ofCounts(new Count(hitsThen, ofThen), new Count(hitsNow, ofNow), aim.get()))));
+        }
+        for (Reading first : then.before().readings()) {
+            if (Repeatability.sem(first.measure(), first.source()).isEmpty()) continue;
+            Optional<Better> aim = Aim.of(first, now.approach().school());
+            now.before().readings().stream()
+                    .filter(r ->
+                            r.measure() == first.measure() && r.at().equals(first.at()) && r.source() == first.source())
+                    .findFirst()
+                    .filter(second -> aim.isPresent())
+                    .ifPresent(second -> changes.add(new Change(
+                            seriesId(first),
+                            label(first),
+                            first.measure().quantity().unit(),
+                            said(first),
+                            said(second),
+                            ComparisonView.of(Comparison.ofReadings(first, second, aim.get())))));
+        }
+        return changes;
+    }
+
+    private static String said(Reading reading) {
+        String value = reading.value() == Math.rint(reading.value())
+                ? Long.toString((long) reading.value())
+                : Double.toString(reading.value());
+        return value + " " + reading.measure().quantity().unit() + " ("
+                + reading.source().id() + ")";
+    }
+
+    private static String seriesId(Reading reading) {
+        return reading.measure().id() + reading.at().map(a -> "@" + a.id()).orElse("") + "/"
+                + reading.source().id();
+    }
+
+    private static String label(Reading reading) {
+        return reading.measure().label()
+                + reading.at().map(a -> ", " + a.label().toLowerCase()).orElse("");
+    }
+
+    /** A student's lessons as knots with the practice between as strands. */
+    ThreadView thread(Account coach, UUID studentId) {
+        students.ofCoach(coach, studentId);
+        List<StoredPlan> assigned = plans.assigned(studentId);
+        Map<String, Series> series = new LinkedHashMap<>();
+        List<Knot> knots = new ArrayList<>();
+        for (StoredLesson lesson : lessons.ofStudent(studentId)) {
+            Optional<StoredPlan> plan = assignedOf(lesson, assigned);
+            knots.add(new Knot(
+                    lesson.id(),
+                    lesson.heldOn(),
+                    lesson.focus().stream().map(f -> f.id()).toList(),
+                    points(lesson.before(), series),
+                    points(lesson.after(), series),
+                    plan.map(StoredPlan::nextLesson).orElse(null),
+                    plan.map(p -> done(p, p.nextLesson())).orElse(null)));
+        }
+        return new ThreadView(List.copyOf(series.values()), knots);
+    }
+
+    private static Map<String, Point> points(Observations seen, Map<String, Series> series) {
+        Map<String, Point> points = new HashMap<>();
+        for (BallResult result : BallResult.values()) {
+            int balls = seen.shots().total(result.kind());
+            if (balls == 0 || Aim.of(result).isEmpty()) continue;
+            int hits = seen.shots().of(result);
+            String id = result.kind().id() + ":" + result.id();
+            // A result that never turned up is no story; once it has, its zeros are part of it.
+            if (hits == 0 && !series.containsKey(id)) continue;
+            series.putIfAbsent(
+                    id,
+                    new Series(
+                            id,
+                            "Balls: " + result.label(),
+                            "%",
+                            Aim.of(result).orElseThrow().id()));
+            points.put(id, point(Estimate.of(new Count(hits, balls)), balls));
+        }
+        for (Reading reading : seen.readings()) {
+            String id = seriesId(reading);
+            Estimate.of(reading).ifPresent(estimate -> {
+                series.putIfAbsent(
+                        id,
+                        new Series(
+                                id,
+                                label(reading) + " (" + reading.source().id() + ")",
+                                reading.measure().quantity().unit(),
+                                null));
+                points.put(id, point(estimate, reading.swings()));
+            });
+        }
+        return points;
+    }
+
+    private static Point point(Estimate estimate, int of) {
+        return new Point(estimate.value(), estimate.low(), estimate.high(), of);
+    }
+}

@@ -1,0 +1,42 @@
+package app.hodegon.server.progress;
+
+import app.hodegon.server.practice.RungView;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+
+/**
+ * What happened since the last lesson.
+ *
+ * @param since day of the last lesson; null for a first one
+ * @param done practice between; null without a plan
+ */
+record ProgressView(
+        LocalDate since,
+        Done done,
+        @NotNull List<RungView> rungs,
+        @NotNull List<Change> changes) {
+
+    /**
+     * @param plannedDays days due so far
+     * @param plannedReps reps due so far
+     */
+    record Done(
+            @NotNull int plannedDays,
+            @NotNull int doneDays,
+            @NotNull int plannedReps,
+            @NotNull int doneReps) {}
+
+    /**
+     * A tally or a measure then and now.
+     *
+     * @param unit of the difference; for balls the difference is a share of one
+     */
+    record Change(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String unit,
+            @NotNull String then,
+            @NotNull String now,
+            @NotNull ComparisonView comparison) {}
+}

@@ -1,0 +1,45 @@
+package app.hodegon.server.progress;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+
+/** A student's history. */
+record ThreadView(@NotNull List<Series> series, @NotNull List<Knot> knots) {
+
+    /**
+     * @param better higher, lower, or null where it depends on the corridor
+     */
+    record Series(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String unit,
+            String better) {}
+
+    /**
+     * A lesson with what followed it.
+     *
+     * @param before and after: points by series
+     * @param done practice of this lesson's plan so far; null without one
+     */
+    record Knot(
+            @NotNull UUID lessonId,
+            @NotNull LocalDate heldOn,
+            @NotNull List<String> focus,
+            @NotNull Map<String, Point> before,
+            @NotNull Map<String, Point> after,
+            LocalDate nextLesson,
+            ProgressView.Done done) {}
+
+    /**
+     * @param low and high: 95 % interval
+     * @param of swings or balls behind it
+     */
+    record Point(
+            @NotNull double value,
+            @NotNull double low,
+            @NotNull double high,
+            @NotNull int of) {}
+}

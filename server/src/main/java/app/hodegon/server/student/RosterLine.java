@@ -1,0 +1,22 @@
+package app.hodegon.server.student;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/**
+ * A student in the coach's list.
+ *
+ * @param nextLesson of the running plan; null without one
+ * @param hurt whether a drill is stopped for pain
+ */
+record RosterLine(
+        @NotNull UUID id,
+        @NotNull String name,
+        @NotNull String complaint,
+        @NotNull String handedness,
+        @NotNull String level,
+        LocalDate lastLesson,
+        LocalDate nextLesson,
+        LocalDate lastPractice,
+        @NotNull boolean hurt) {}

@@ -1,0 +1,116 @@
+package app.hodegon.server.student;
+
+import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.plan.AgeBand;
+import app.hodegon.core.plan.Level;
+import app.hodegon.core.plan.Shoes;
+import app.hodegon.core.plan.Student;
+import app.hodegon.core.plan.Week;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.http.Invalid;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotBlank;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
+import java.time.DayOfWeek;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+import java.util.stream.Collectors;
+
+/**
+ * What a coach knows of a student, on the wire.
+ *
+ * @param week minutes and place by weekday (mon to sun); days left out are free
+ */
+public record StudentEntry(
+        @NotBlank @Size(max = 100) String name,
+        @NotNull @Size(max = 20) String handedness,
+        @NotNull @Size(max = 20) String level,
+        @NotNull @Size(max = 20) String ageBand,
+        @NotNull @Size(max = 20) String shoes,
+
+        @NotNull @Pattern(regexp = "metric|imperial", message = "must be metric or imperial")
+        String units,
+
+        @NotNull @Size(max = 500) String complaint,
+        @NotNull @Size(max = 10) List<String> flags,
+        @NotNull @Size(max = 40) List<String> kit,
+        @NotNull @Size(max = 7) Map<String, @Valid SlotEntry> week) {
+
+    public record SlotEntry(
+            @NotNull Integer minutes,
+            @NotNull @Size(max = 20) String place) {}
+
+    /** The same as the planner takes it, without any history. */
+    public Student profile() {
+        return new Student(
+                Invalid.in("handedness", () -> Identified.of(Handedness.class, handedness)),
+                Invalid.in("level", () -> Identified.of(Level.class, level)),
+                Invalid.in("ageBand", () -> Identified.of(AgeBand.class, ageBand)),
+                set("flags", Joint.class, flags),
+                set("kit", Equipment.class, kit),
+                week(week),
+                Invalid.in("shoes", () -> Identified.of(Shoes.class, shoes)),
+                List.of());
+    }
+
+    /** Reads a set of identifiers; null is the empty set. */
+    public static <E extends Enum<E> & Identified> Set<E> set(String field, Class<E> type, List<String> ids) {
+        if (ids == null) return Set.of();
+        return ids.stream()
+                .map(id -> Invalid.in(field, () -> Identified.of(type, id)))
+                .collect(Collectors.toSet());
+    }
+
+    /** Reads a week; null is one without time. */
+    public static Week week(Map<String, SlotEntry> slots) {
+        Map<DayOfWeek, Week.Slot> week = new EnumMap<>(DayOfWeek.class);
+        if (slots != null) {
+            slots.forEach((day, slot) -> {
+                String field = "week." + day;
+                DayOfWeek weekday = weekday(day);
+                if (slot == null || slot.minutes() == null) throw new Invalid(field, "needs minutes and a place.");
+                Place place = Invalid.in(field + ".place", () -> Identified.of(Place.class, slot.place()));
+                if (slot.minutes() == 0) return;
+                week.put(weekday, Invalid.in(field + ".minutes", () -> new Week.Slot(slot.minutes(), place)));
+            });
+        }
+        return new Week(week);
+    }
+
+    private static DayOfWeek weekday(String id) {
+        for (DayOfWeek day : DayOfWeek.values()) if (id(day).equals(id)) return day;
+        throw new Invalid("week", "There is no weekday \"" + id + "\". Accepted: mon, tue, wed, thu, fri, sat, sun.");
+    }
+
+    private static String id(DayOfWeek day) {
+        return day.name().substring(0, 3).toLowerCase(Locale.ROOT);
+    }
+
+    public static StudentEntry of(String name, String complaint, String units, Student profile) {
+        Map<String, SlotEntry> week = new LinkedHashMap<>();
+        profile.week()
+                .slots()
+                .forEach((day, slot) -> week.put(
+                        id(day), new SlotEntry(slot.minutes(), slot.place().id())));
+        return new StudentEntry(
+                name,
+                profile.hand().id(),
+                profile.level().id(),
+                profile.age().id(),
+                profile.shoes().id(),
+                units,
+                complaint,
+                profile.flags().stream().map(Joint::id).sorted().toList(),
+                profile.kit().stream().sorted().map(Equipment::id).toList(),
+                week);
+    }
+}
