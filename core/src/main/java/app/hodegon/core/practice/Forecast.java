@@ -57,9 +57,7 @@ public final class Forecast {
                 Optional<Step> step = workedOn(plan, block, day.place(), passed);
                 if (step.isEmpty()) continue;
                 int good = 0;
-                for (int rep = 0; rep < block.reps(); rep++) {
-                    if (learner.rep(block.fault(), step.get().rung())) good++;
-                }
+                for (boolean rep : learner.practise(block.fault(), step.get().rung(), block.reps())) if (rep) good++;
                 if (block.kind() == Kind.CHECK) check(step.get(), day.date(), block, good, sets, passed);
             }
         }

@@ -58,10 +58,19 @@ public final class Learner {
         return 1 / (1 + Math.exp(-(Math.log(skill / (1 - skill)) + today)));
     }
 
-    /** One rep: good or not; learning goes with it. */
-    public boolean rep(Fault fault, Rung rung) {
-        boolean good = random.nextDouble() < chanceOfGood(fault, rung);
-        reps.computeIfAbsent(fault, f -> new EnumMap<>(Rung.class)).merge(rung, 1.0, Double::sum);
+    /** So many reps; learning goes with them. The chance of a good one is looked up afresh every five. */
+    public boolean[] practise(Fault fault, Rung rung, int count) {
+        boolean[] good = new boolean[count];
+        Map<Rung, Double> done = reps.computeIfAbsent(fault, f -> new EnumMap<>(Rung.class));
+        double chance = 0;
+        for (int rep = 0; rep < count; rep++) {
+            if (rep % 5 == 0) {
+                if (rep > 0) done.merge(rung, 5.0, Double::sum);
+                chance = chanceOfGood(fault, rung);
+            }
+            good[rep] = random.nextDouble() < chance;
+        }
+        done.merge(rung, (double) (count - (count - 1) / 5 * 5), Double::sum);
         return good;
     }
 

@@ -202,9 +202,7 @@ public final class SeasonSimulator {
 
     private String marks(Block block) {
         StringBuilder marks = new StringBuilder();
-        for (int rep = 0; rep < block.reps(); rep++) {
-            marks.append(learner.rep(block.fault(), block.rung()) ? '+' : '-');
-        }
+        for (boolean good : learner.practise(block.fault(), block.rung(), block.reps())) marks.append(good ? '+' : '-');
         return marks.toString();
     }
 }

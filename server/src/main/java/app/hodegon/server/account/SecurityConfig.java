@@ -2,6 +2,7 @@ package app.hodegon.server.account;
 
 import jakarta.servlet.http.HttpServletResponse;
 import java.io.IOException;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
@@ -63,8 +64,8 @@ class SecurityConfig {
     }
 
     @Bean
-    PasswordEncoder passwords() {
-        return new BCryptPasswordEncoder(10);
+    PasswordEncoder passwords(@Value("${hodegon.password-strength}") int strength) {
+        return new BCryptPasswordEncoder(strength);
     }
 
     @Bean

@@ -21,15 +21,17 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
-import org.springframework.beans.factory.InitializingBean;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
+import org.springframework.transaction.support.TransactionTemplate;
 
 /** Fills an empty database with the simulated cast, through the same services a coach and a student use. */
 @Component
 @ConditionalOnProperty("hodegon.demo")
-class DemoData implements DemoAccounts, InitializingBean {
+class DemoData implements DemoAccounts, SmartLifecycle {
 
     private static final DemoAccount COACH = new DemoAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
     private static final DemoAccount SECOND = new DemoAccount("Second coach", "second@demo.example", "demo-coach");
@@ -43,14 +45,25 @@ class DemoData implements DemoAccounts, InitializingBean {
     private final Plans plans;
     private final PracticeLog practice;
     private final Clock clock;
+    private final TransactionTemplate transaction;
+    private final CompletableFuture<Void> filling;
 
-    DemoData(Accounts accounts, Students students, Lessons lessons, Plans plans, PracticeLog practice, Clock clock) {
+    DemoData(
+            Accounts accounts,
+            Students students,
+            Lessons lessons,
+            Plans plans,
+            PracticeLog practice,
+            Clock clock,
+            TransactionTemplate transaction) {
         this.accounts = accounts;
         this.students = students;
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
         this.clock = clock;
+        this.transaction = transaction;
+        this.filling = filling();
     }
 
     @Override
@@ -58,9 +71,32 @@ class DemoData implements DemoAccounts, InitializingBean {
         return Stream.concat(Stream.of(COACH, SECOND), STUDENTS.stream()).toList();
     }
 
+    /** Runs while the rest of the server is still being put together. */
+    private CompletableFuture<Void> filling() {
+        // One transaction: the demo is there as a whole or not at all, and is written once.
+        return CompletableFuture.runAsync(() -> transaction.executeWithoutResult(status -> fill(LocalDate.now(clock))));
+    }
+
+    /** Comes before the web server's phase: no page is served before the data is there. */
     @Override
-    public void afterPropertiesSet() {
-        LocalDate today = LocalDate.now(clock);
+    public void start() {
+        filling.join();
+    }
+
+    @Override
+    public void stop() {}
+
+    @Override
+    public boolean isRunning() {
+        return filling.isDone();
+    }
+
+    @Override
+    public int getPhase() {
+        return 0;
+    }
+
+    private void fill(LocalDate today) {
         Account first = accounts.add(COACH.email(), COACH.password(), Role.COACH, "Tamsin Harrow");
         Account second = accounts.add(SECOND.email(), SECOND.password(), Role.COACH, "Joren Aldwick");
         Cast.first().forEach(persona -> add(first, persona, today));

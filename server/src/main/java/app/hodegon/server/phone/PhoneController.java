@@ -15,8 +15,8 @@ import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
-import app.hodegon.server.practice.RungView;
-import app.hodegon.server.practice.SessionView;
+import app.hodegon.server.practice.PracticeSessionView;
+import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
@@ -67,11 +67,11 @@ class PhoneController {
             @NotNull LocalDate date,
             StoredPlan plan,
             DayView day,
-            SessionView session,
+            PracticeSessionView session,
             @NotNull List<String> why,
             LocalDate nextDay,
             @NotNull List<String> stopped,
-            @NotNull List<RungView> rungs,
+            @NotNull List<RungStanding> rungs,
             @NotNull List<LocalDate> practised,
             @NotNull boolean junior) {}
 
@@ -101,8 +101,8 @@ class PhoneController {
      * @param rungs the rungs checked in this session, with what their gates say
      */
     record StoredPractice(
-            @NotNull SessionView session,
-            @NotNull List<RungView> rungs,
+            @NotNull PracticeSessionView session,
+            @NotNull List<RungStanding> rungs,
             @NotNull List<String> stopped) {}
 
     @GetMapping("/today")
@@ -123,7 +123,7 @@ class PhoneController {
                 ofPlan.stream()
                         .filter(s -> s.day().equals(today))
                         .reduce((earlier, later) -> later)
-                        .map(SessionView::of)
+                        .map(PracticeSessionView::of)
                         .orElse(null),
                 plan.map(p -> why(p, student)).orElse(List.of()),
                 plan.flatMap(p -> p.plan().days().stream()
@@ -132,7 +132,7 @@ class PhoneController {
                                 .findFirst())
                         .orElse(null),
                 practice.stopped(student.id()),
-                RungView.of(checks(sessions)),
+                RungStanding.of(checks(sessions)),
                 ofPlan.stream().map(PracticeSession::day).distinct().toList(),
                 student.profile().age() == AgeBand.JUNIOR);
     }
@@ -159,12 +159,12 @@ class PhoneController {
         PracticeSession session = new SessionReader(day).session(id, entry);
         practice.put(student.id(), student.profile().flags(), plan.id(), session);
         List<CheckSet> checks = checks(practice.ofStudent(student.id()));
-        List<RungView> rungs = RungView.of(checks).stream()
+        List<RungStanding> rungs = RungStanding.of(checks).stream()
                 .filter(r -> session.checks().stream()
                         .anyMatch(c ->
                                 c.rung().id().equals(r.rung()) && c.fault().id().equals(r.fault())))
                 .toList();
-        return new StoredPractice(SessionView.of(session), rungs, practice.stopped(student.id()));
+        return new StoredPractice(PracticeSessionView.of(session), rungs, practice.stopped(student.id()));
     }
 
     private static List<CheckSet> checks(List<PracticeSession> sessions) {

@@ -32,8 +32,8 @@ class PracticeController {
      * @param stopped drills stopped for pain
      */
     record PracticeView(
-            @NotNull List<SessionView> sessions,
-            @NotNull List<RungView> rungs,
+            @NotNull List<PracticeSessionView> sessions,
+            @NotNull List<RungStanding> rungs,
             @NotNull List<String> stopped) {}
 
     @GetMapping("/practice")
@@ -43,8 +43,9 @@ class PracticeController {
         var latestFirst = new java.util.ArrayList<>(sessions);
         java.util.Collections.reverse(latestFirst);
         return new PracticeView(
-                latestFirst.stream().map(SessionView::of).toList(),
-                RungView.of(sessions.stream().flatMap(s -> s.checks().stream()).toList()),
+                latestFirst.stream().map(PracticeSessionView::of).toList(),
+                RungStanding.of(
+                        sessions.stream().flatMap(s -> s.checks().stream()).toList()),
                 practice.stopped(studentId));
     }
 

@@ -17,7 +17,7 @@ import app.hodegon.server.plan.PlanView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
-import app.hodegon.server.practice.RungView;
+import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.progress.ProgressView.Change;
 import app.hodegon.server.progress.ProgressView.Done;
 import app.hodegon.server.progress.ThreadView.Knot;
@@ -66,7 +66,7 @@ class ProgressService {
         return new ProgressView(
                 then.heldOn(),
                 plan.map(p -> done(p, now.heldOn())).orElse(null),
-                plan.map(p -> RungView.of(practice.ofPlan(p.id()).stream()
+                plan.map(p -> RungStanding.of(practice.ofPlan(p.id()).stream()
                                 .flatMap(s -> s.checks().stream())
                                 .toList()))
                         .orElse(List.of()),

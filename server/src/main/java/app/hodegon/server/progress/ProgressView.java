@@ -1,6 +1,6 @@
 package app.hodegon.server.progress;
 
-import app.hodegon.server.practice.RungView;
+import app.hodegon.server.practice.RungStanding;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
@@ -14,7 +14,7 @@ import java.util.List;
 record ProgressView(
         LocalDate since,
         Done done,
-        @NotNull List<RungView> rungs,
+        @NotNull List<RungStanding> rungs,
         @NotNull List<Change> changes) {
 
     /**

@@ -13,7 +13,7 @@ import java.util.List;
  *
  * @param says what the gate says next, in a sentence
  */
-public record RungView(
+public record RungStanding(
         @NotNull String fault,
         @NotNull String rung,
         @NotNull String drill,
@@ -27,9 +27,9 @@ public record RungView(
             @NotNull int of) {}
 
     /** One line per rung that was checked, in the order first checked. */
-    public static List<RungView> of(List<CheckSet> checks) {
+    public static List<RungStanding> of(List<CheckSet> checks) {
         return Ladder.byRung(checks).entrySet().stream()
-                .map(e -> new RungView(
+                .map(e -> new RungStanding(
                         e.getKey().fault().id(),
                         e.getKey().rung().id(),
                         e.getValue().get(e.getValue().size() - 1).drill(),

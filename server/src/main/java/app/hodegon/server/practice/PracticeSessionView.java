@@ -14,7 +14,7 @@ import java.util.UUID;
  *
  * @param feel 1 (lost) to 5 (clear), null while not said
  */
-public record SessionView(
+public record PracticeSessionView(
         @NotNull UUID id,
         @NotNull LocalDate day,
         @NotNull List<ResultView> blocks,
@@ -51,8 +51,8 @@ public record SessionView(
             @NotNull int score,
             @NotNull String drill) {}
 
-    public static SessionView of(PracticeSession session) {
-        return new SessionView(
+    public static PracticeSessionView of(PracticeSession session) {
+        return new PracticeSessionView(
                 session.id(),
                 session.day(),
                 session.blocks().stream().map(ResultView::of).toList(),

@@ -1,0 +1,57 @@
+import { queryOptions, useQuery } from "@tanstack/react-query";
+import { api } from "./client";
+import type { Catalogue, Hand, Lesson, Practice, Progress, RosterLine, Session, StoredPlan } from "./types";
+import type { Student, Thread, Today } from "./types";
+
+/** One place for the key and the address of everything that is read. */
+export const queries = {
+  session: () =>
+    queryOptions({
+      queryKey: ["session"],
+      queryFn: () => api.get<Session>("/api/session"),
+      staleTime: Infinity,
+    }),
+  catalogue: (hand: Hand) =>
+    queryOptions({
+      queryKey: ["catalogue", hand],
+      queryFn: () => api.get<Catalogue>(`/api/catalogue?hand=${hand}`),
+      staleTime: Infinity,
+    }),
+  roster: () =>
+    queryOptions({ queryKey: ["students"], queryFn: () => api.get<RosterLine[]>("/api/students") }),
+  student: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id],
+      queryFn: () => api.get<Student>(`/api/students/${id}`),
+    }),
+  practice: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "practice"],
+      queryFn: () => api.get<Practice>(`/api/students/${id}/practice`),
+    }),
+  thread: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "thread"],
+      queryFn: () => api.get<Thread>(`/api/students/${id}/thread`),
+    }),
+  lesson: (id: string) =>
+    queryOptions({ queryKey: ["lessons", id], queryFn: () => api.get<Lesson>(`/api/lessons/${id}`) }),
+  progress: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "progress"],
+      queryFn: () => api.get<Progress>(`/api/lessons/${id}/progress`),
+    }),
+  lessonPlan: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "plan"],
+      queryFn: () => api.get<StoredPlan>(`/api/lessons/${id}/plan`),
+      retry: false,
+    }),
+  today: (date: string) =>
+    queryOptions({ queryKey: ["today", date], queryFn: () => api.get<Today>(`/api/me/today?date=${date}`) }),
+};
+
+/** The vocabulary, said for one hand. */
+export function useCatalogue(hand: Hand | string | undefined) {
+  return useQuery(queries.catalogue(hand === "left" ? "left" : "right"));
+}

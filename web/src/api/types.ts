@@ -1,0 +1,23 @@
+import type { components } from "./schema";
+
+/** The server's own names for what goes over the wire; made from its OpenAPI at build time. */
+export type Wire = components["schemas"];
+
+export type Session = Wire["SessionView"];
+export type Catalogue = Wire["CatalogueView"];
+export type StudentProfile = Wire["StudentEntry"];
+export type Student = Wire["StudentView"];
+export type RosterLine = Wire["RosterLine"];
+export type Lesson = Wire["LessonView"];
+export type LessonEntry = Wire["LessonEntry"];
+export type Diagnosis = Wire["DiagnosisView"];
+export type StoredPlan = Wire["StoredPlan"];
+export type Plan = Wire["PlanView"];
+export type PlanDay = Wire["DayView"];
+export type PlanBlock = Wire["BlockView"];
+export type Practice = Wire["PracticeView"];
+export type Today = Wire["TodayView"];
+export type Progress = Wire["ProgressView"];
+export type Thread = Wire["ThreadView"];
+export type Drill = Wire["DrillView"];
+export type Hand = "right" | "left";

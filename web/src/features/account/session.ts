@@ -1,0 +1,34 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useNavigate } from "react-router";
+import { api } from "@/api/client";
+import { queries } from "@/api/queries";
+import type { Session } from "@/api/types";
+
+/** Signs in one way or another and goes to the start page of that account. */
+export function useEnter<T>(enter: (details: T) => Promise<Session>) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  return useMutation({
+    mutationFn: async (details: T) => {
+      // The first request of a page brings the token that a write needs.
+      await client.ensureQueryData(queries.session());
+      return enter(details);
+    },
+    onSuccess: (session) => {
+      client.clear();
+      client.setQueryData(queries.session().queryKey, session);
+      navigate("/");
+    },
+  });
+}
+
+export function useSignOut() {
+  const client = useQueryClient();
+  return useMutation({
+    mutationFn: () => api.delete<void>("/api/session"),
+    onSuccess: () => {
+      client.clear();
+      window.location.assign("/sign-in");
+    },
+  });
+}

@@ -1,0 +1,247 @@
+import { useQuery } from "@tanstack/react-query";
+import { Keyboard, Redo2, Undo2 } from "lucide-react";
+import { useEffect, useState } from "react";
+import { Link, useParams, useSearchParams } from "react-router";
+import { queries, useCatalogue } from "@/api/queries";
+import type { Catalogue, Hand, Lesson } from "@/api/types";
+import { longDay } from "@/ui/dates";
+import { Failed, Loading, Note } from "@/ui/Notice";
+import { answered, counted, type MomentName } from "./changes";
+import { Decide } from "./Decide";
+import { FeetPanel } from "./FeetPanel";
+import { FindSign } from "./FindSign";
+import { belongsElsewhere, TALLY_KEYS } from "./keys";
+import { KeysSheet } from "./KeysSheet";
+import { NextLooks } from "./NextLooks";
+import { Ranking } from "./Ranking";
+import { ReadingsForm } from "./ReadingsForm";
+import { BODY_SCREEN, CheckpointStrip, SignList, signsAt } from "./SignList";
+import { SinceLast } from "./SinceLast";
+import { TallyKeys } from "./TallyKeys";
+import { useLessonEntry } from "./useLessonEntry";
+
+const VIEWS = [
+  { id: "before", label: "Before" },
+  { id: "since", label: "Since last time" },
+  { id: "feet", label: "Feet" },
+  { id: "after", label: "After" },
+];
+
+/** A lesson as it is taught: what is seen on the left, what it says on the right. */
+export default function LessonPage() {
+  const id = useParams().id as string;
+  const lesson = useQuery({ ...queries.lesson(id), refetchOnWindowFocus: false });
+  const catalogue = useCatalogue(lesson.data?.handedness);
+  if (lesson.isPending || catalogue.isPending) return <Loading />;
+  if (lesson.isError) return <Failed error={lesson.error} again={() => lesson.refetch()} />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  return <LessonDesk key={id} lesson={lesson.data} catalogue={catalogue.data} />;
+}
+
+function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogue }) {
+  const work = useLessonEntry(lesson);
+  const { entry, change, undo, redo } = work;
+  const [params, setParams] = useSearchParams();
+  const view = VIEWS.some((v) => v.id === params.get("view")) ? (params.get("view") as string) : "before";
+  const show = (next: string) => setParams({ view: next }, { replace: true });
+  const [place, setPlace] = useState("address");
+  const [marked, setMarked] = useState<string>();
+  const [keys, setKeys] = useState(false);
+  const [find, setFind] = useState(false);
+  const moment: MomentName = view === "after" ? "after" : "before";
+  const signs = signsAt(catalogue, place);
+  const current = signs.some((s) => s.id === marked) ? marked : signs[0]?.id;
+
+  useEffect(() => {
+    const places = [...catalogue.checkpoints.map((c) => c.id), BODY_SCREEN].filter(
+      (p) => signsAt(catalogue, p).length > 0,
+    );
+    const go = (to: string, sign?: string) => {
+      setPlace(to);
+      setMarked(sign);
+    };
+    const step = (by: 1 | -1) => {
+      const index = signs.findIndex((s) => s.id === current);
+      const next = signs[index + by];
+      if (next) setMarked(next.id);
+      else if (by === 1) {
+        const following = places[places.indexOf(place) + 1];
+        if (following) go(following, signsAt(catalogue, following)[0]?.id);
+      }
+    };
+    const onKey = (event: KeyboardEvent) => {
+      if (belongsElsewhere(event)) return;
+      const ball = TALLY_KEYS[event.key];
+      const digit = places[Number(event.key) - 1];
+      if (ball && (view === "before" || view === "after")) {
+        change((e) => counted(e, moment, ball.kind, ball.result, 1));
+      } else if (digit) go(digit);
+      else if ((event.key === "y" || event.key === "n" || event.key === "x") && current) {
+        const answer = event.key === "y" ? "yes" : event.key === "n" ? "no" : "unseen";
+        change((e) => answered(e, current, answer));
+        step(1);
+      } else if (event.key === "ArrowDown") step(1);
+      else if (event.key === "ArrowUp") step(-1);
+      else if (event.key === "z") undo();
+      else if (event.key === "Z") redo();
+      else if (event.key === "/") setFind(true);
+      else if (event.key === "?") setKeys(true);
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [catalogue, change, current, moment, place, redo, signs, undo, view]);
+
+  return (
+    <div className="grid gap-4">
+      <header className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <h1>
+          <Link to={`/students/${lesson.studentId}`} className="no-underline hover:underline">
+            {lesson.studentName}
+          </Link>
+        </h1>
+        <p className="text-soft">{longDay(lesson.heldOn)}</p>
+        <div role="group" aria-label="Views" className="flex gap-1">
+          {VIEWS.map((v) => (
+            <button
+              key={v.id}
+              type="button"
+              aria-pressed={view === v.id}
+              onClick={() => show(v.id)}
+              className="aria-pressed:border-ink hover:bg-tint min-h-11 border-b-3 border-transparent px-3 font-semibold"
+            >
+              {v.label}
+            </button>
+          ))}
+        </div>
+        <div className="ml-auto flex items-center gap-1">
+          <span
+            role="status"
+            className={work.state === "unsaved" ? "text-alert font-semibold" : "text-soft text-sm"}
+          >
+            {work.state === "unsaved"
+              ? `Not saved: ${work.error?.message ?? ""}`
+              : work.state === "saving"
+                ? "Saving"
+                : "Saved"}
+          </span>
+          <IconButton label="Undo" disabled={!work.canUndo} onClick={undo}>
+            <Undo2 aria-hidden className="size-5" />
+          </IconButton>
+          <IconButton label="Redo" disabled={!work.canRedo} onClick={redo}>
+            <Redo2 aria-hidden className="size-5" />
+          </IconButton>
+          <IconButton label="Keys" onClick={() => setKeys(true)}>
+            <Keyboard aria-hidden className="size-5" />
+          </IconButton>
+        </div>
+      </header>
+
+      <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_23rem]">
+        <div className="grid content-start gap-5">
+          {view === "since" && <SinceLast lessonId={lesson.id} catalogue={catalogue} />}
+          {view === "feet" && (
+            <FeetPanel entry={entry} catalogue={catalogue} hand={lesson.handedness as Hand} />
+          )}
+          {(view === "before" || view === "after") && (
+            <>
+              <TallyKeys entry={entry} moment={moment} catalogue={catalogue} change={change} />
+              {view === "before" && (
+                <section aria-label="Signs" className="grid gap-2">
+                  <CheckpointStrip
+                    catalogue={catalogue}
+                    entry={entry}
+                    chosen={place}
+                    onChoose={(p) => {
+                      setPlace(p);
+                      setMarked(undefined);
+                    }}
+                  />
+                  <SignList
+                    signs={signs}
+                    entry={entry}
+                    current={current}
+                    onCurrent={setMarked}
+                    change={change}
+                  />
+                </section>
+              )}
+              <section aria-labelledby="readings">
+                <h2 id="readings" className="mb-1">
+                  Readings
+                </h2>
+                <ReadingsForm entry={entry} moment={moment} catalogue={catalogue} change={change} />
+              </section>
+              <label className="grid gap-1">
+                <span className="font-semibold">Note</span>
+                <textarea
+                  rows={2}
+                  maxLength={2000}
+                  value={entry.note}
+                  onChange={(e) => change((was) => ({ ...was, note: e.target.value }))}
+                />
+              </label>
+            </>
+          )}
+        </div>
+        <aside aria-label="Diagnosis" className="grid content-start gap-4">
+          <Decide lesson={lesson} catalogue={catalogue} saved={work.state === "saved"} />
+          <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
+          <NextLooks diagnosis={lesson.diagnosis} catalogue={catalogue} entry={entry} change={change} />
+          <div className="grid gap-2">
+            {lesson.diagnosis.notes.map((note) => (
+              <Note key={note} tone={note.startsWith("Sore") ? "alert" : "plain"}>
+                {note}
+              </Note>
+            ))}
+          </div>
+          <label className="grid gap-1">
+            <span className="text-soft text-sm">Pressure school of this lesson</span>
+            <select
+              value={entry.approach.pressure}
+              onChange={(e) =>
+                change((was) => ({ ...was, approach: { ...was.approach, pressure: e.target.value } }))
+              }
+            >
+              {catalogue.schools.map((s) => (
+                <option key={s.id} value={s.id}>
+                  {s.label}
+                </option>
+              ))}
+            </select>
+          </label>
+        </aside>
+      </div>
+      <KeysSheet open={keys} onOpenChange={setKeys} catalogue={catalogue} />
+      <FindSign
+        open={find}
+        onOpenChange={setFind}
+        catalogue={catalogue}
+        onFound={(sign) => {
+          setFind(false);
+          setPlace(sign.effort === "screen" ? BODY_SCREEN : sign.at);
+          setMarked(sign.id);
+        }}
+      />
+    </div>
+  );
+}
+
+function IconButton({
+  label,
+  children,
+  ...rest
+}: { label: string; children: React.ReactNode } & React.ButtonHTMLAttributes<HTMLButtonElement>) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      className="hover:bg-tint grid size-11 place-items-center rounded-md disabled:opacity-40"
+      {...rest}
+    >
+      {children}
+    </button>
+  );
+}

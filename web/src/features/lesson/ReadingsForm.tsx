@@ -1,0 +1,140 @@
+import { X } from "lucide-react";
+import { type FormEvent, useState } from "react";
+import type { Catalogue, LessonEntry } from "@/api/types";
+import { Button } from "@/ui/Button";
+import { type MomentName, read, unread } from "./changes";
+
+/** A few measures with their source and number of swings. */
+export function ReadingsForm({
+  entry,
+  moment,
+  catalogue,
+  change,
+}: {
+  entry: LessonEntry;
+  moment: MomentName;
+  catalogue: Catalogue;
+  change: (change: (entry: LessonEntry) => LessonEntry) => void;
+}) {
+  const measures = catalogue.measures.filter((m) => m.sources.length > 0);
+  const [id, setId] = useState("trail-share");
+  const [at, setAt] = useState("top");
+  const [value, setValue] = useState("");
+  const [source, setSource] = useState("seen");
+  const [swings, setSwings] = useState("3");
+  const measure = measures.find((m) => m.id === id) ?? measures[0]!;
+  const sources = catalogue.sources.filter((s) => measure.sources.includes(s.id));
+  const usable = sources.some((s) => s.id === source) ? source : (sources[0]?.id ?? "seen");
+  const number = Number(value.replace(",", "."));
+  const outside = value !== "" && !(number >= measure.lowest && number <= measure.highest);
+
+  const add = (event: FormEvent) => {
+    event.preventDefault();
+    if (value === "" || outside) return;
+    change((e) =>
+      read(e, moment, {
+        id: measure.id,
+        at: measure.atCheckpoint ? at : undefined,
+        value: number,
+        source: usable,
+        swings: Number(swings),
+      }),
+    );
+    setValue("");
+  };
+
+  return (
+    <div className="grid gap-2">
+      <form onSubmit={add} className="flex flex-wrap items-center gap-2" aria-label="Add a reading">
+        <select
+          aria-label="Measure"
+          className="max-w-72"
+          value={measure.id}
+          onChange={(e) => setId(e.target.value)}
+        >
+          {measures.map((m) => (
+            <option key={m.id} value={m.id}>
+              {m.label}
+            </option>
+          ))}
+        </select>
+        {measure.atCheckpoint && (
+          <select aria-label="Checkpoint" value={at} onChange={(e) => setAt(e.target.value)}>
+            {catalogue.checkpoints.map((c) => (
+              <option key={c.id} value={c.id}>
+                {c.label}
+              </option>
+            ))}
+          </select>
+        )}
+        <input
+          aria-label={`Value in ${measure.unit}`}
+          inputMode="decimal"
+          className="w-20"
+          aria-invalid={outside || Number.isNaN(number)}
+          value={value}
+          placeholder={measure.unit}
+          onChange={(e) => setValue(e.target.value)}
+        />
+        <span>{measure.unit}</span>
+        <select aria-label="Source" value={usable} onChange={(e) => setSource(e.target.value)}>
+          {sources.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.label}
+            </option>
+          ))}
+        </select>
+        <label className="flex items-center gap-1">
+          <input
+            aria-label="Swings averaged"
+            type="number"
+            min={1}
+            max={200}
+            className="w-16"
+            value={swings}
+            onChange={(e) => setSwings(e.target.value)}
+          />
+          swings
+        </label>
+        <Button type="submit" disabled={value === "" || outside || Number.isNaN(number)}>
+          Add
+        </Button>
+      </form>
+      {(outside || Number.isNaN(number)) && (
+        <p role="alert" className="text-alert font-semibold">
+          {Number.isNaN(number)
+            ? "That is no number."
+            : `${measure.label} lies between ${measure.lowest} and ${measure.highest} ${measure.unit}.`}
+        </p>
+      )}
+      <ul className="flex flex-wrap gap-2">
+        {entry[moment].readings.map((reading, index) => {
+          const of = catalogue.measures.find((m) => m.id === reading.id);
+          const where = catalogue.checkpoints.find((c) => c.id === reading.at)?.label.toLowerCase();
+          return (
+            <li
+              key={`${reading.id}${reading.at}${reading.source}`}
+              className="border-line bg-sheet inline-flex items-center rounded border pl-2"
+            >
+              <span>
+                {of?.label}
+                {where ? `, ${where}` : ""}: <strong>{reading.value}</strong> {of?.unit}{" "}
+                <span className="text-soft text-sm">
+                  {reading.source}, {reading.swings}
+                </span>
+              </span>
+              <button
+                type="button"
+                aria-label={`Remove ${of?.label} ${where ?? ""}`}
+                className="hover:bg-tint grid size-9 place-items-center"
+                onClick={() => change((e) => unread(e, moment, index))}
+              >
+                <X aria-hidden className="size-4" />
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </div>
+  );
+}

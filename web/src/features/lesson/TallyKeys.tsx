@@ -1,0 +1,80 @@
+import { Minus } from "lucide-react";
+import type { Catalogue, LessonEntry } from "@/api/types";
+import { counted, type Kind, type MomentName, total } from "./changes";
+import { keyFor } from "./keys";
+
+const KINDS: { id: Kind; label: string }[] = [
+  { id: "flight", label: "Flight" },
+  { id: "strike", label: "Strike" },
+  { id: "divot", label: "Divot" },
+];
+
+/** Big keys to tally balls with; each also has a letter. */
+export function TallyKeys({
+  entry,
+  moment,
+  catalogue,
+  change,
+}: {
+  entry: LessonEntry;
+  moment: MomentName;
+  catalogue: Catalogue;
+  change: (change: (entry: LessonEntry) => LessonEntry) => void;
+}) {
+  return (
+    <div className="grid gap-2">
+      {KINDS.map((kind) => {
+        const counts = entry[moment].shots[kind.id];
+        return (
+          <div
+            key={kind.id}
+            role="group"
+            aria-label={kind.label}
+            className="flex flex-wrap items-stretch gap-1.5"
+          >
+            <span className="text-soft w-16 self-center text-sm">
+              {kind.label}
+              <br />
+              {total(counts)} {total(counts) === 1 ? "ball" : "balls"}
+            </span>
+            {catalogue.ballResults
+              .filter((r) => r.kind === kind.id)
+              .map((result) => {
+                const count = counts?.[result.id] ?? 0;
+                return (
+                  <span key={result.id} className="border-strong-line bg-sheet inline-flex rounded-md border">
+                    <button
+                      type="button"
+                      aria-label={`${result.label}: ${count}`}
+                      className="hover:bg-tint grid min-h-11 min-w-14 justify-items-center rounded-md px-2 py-0.5"
+                      onClick={() => change((e) => counted(e, moment, kind.id, result.id, 1))}
+                    >
+                      <span className="text-sm">
+                        {result.label}{" "}
+                        <kbd className="text-soft font-sans text-xs">{keyFor(kind.id, result.id)}</kbd>
+                      </span>
+                      <span
+                        className={`text-lg leading-none font-bold ${count === 0 ? "text-soft font-normal" : ""}`}
+                      >
+                        {count === 0 ? "·" : count}
+                      </span>
+                    </button>
+                    {count > 0 && (
+                      <button
+                        type="button"
+                        aria-label={`One ${result.label} less`}
+                        className="border-line hover:bg-tint border-l px-1.5"
+                        onClick={() => change((e) => counted(e, moment, kind.id, result.id, -1))}
+                      >
+                        <Minus aria-hidden className="size-3.5" />
+                      </button>
+                    )}
+                  </span>
+                );
+              })}
+          </div>
+        );
+      })}
+    </div>
+  );
+}

@@ -1,0 +1,220 @@
+import { useState } from "react";
+import type { Catalogue, Today } from "@/api/types";
+import { Button, ButtonLink } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+import { Note } from "@/ui/Notice";
+import type { useSession } from "./useSession";
+
+const FEEL = [
+  { id: "1", label: "Lost" },
+  { id: "2", label: "2" },
+  { id: "3", label: "3" },
+  { id: "4", label: "4" },
+  { id: "5", label: "Clear" },
+];
+const FLIGHTS = 9;
+
+/** Clear or lost, pain, balls and a note; then what the gate says. */
+export function AfterPractice({
+  today,
+  catalogue,
+  session,
+  onBack,
+}: {
+  today: Today;
+  catalogue: Catalogue;
+  session: ReturnType<typeof useSession>;
+  onBack?: () => void;
+}) {
+  const { entry, change, stored, unsent, error } = session;
+  const drills = [...new Set(today.day!.blocks.map((b) => b.drill))];
+  const hitBalls = entry.blocks.some(
+    (b) => b.marks.length > 0 && (today.day!.blocks[b.block]?.balls ?? 0) > 0,
+  );
+  const [hurts, setHurts] = useState(entry.pain != null);
+  if (entry.finished) {
+    return <Finished catalogue={catalogue} stored={stored} waiting={unsent} error={error} />;
+  }
+  return (
+    <main className="grid content-start gap-6 px-5 py-5">
+      <h1>How was it?</h1>
+      <fieldset className="grid gap-2">
+        <legend className="mb-1 font-semibold">The movement felt</legend>
+        <Choice
+          compact
+          label="The movement felt"
+          value={entry.feel ? String(entry.feel) : ""}
+          options={FEEL}
+          onChange={(feel) => change((e) => ({ ...e, feel: Number(feel) }))}
+        />
+      </fieldset>
+      <fieldset className="grid gap-3">
+        <legend className="mb-1 font-semibold">Did anything hurt?</legend>
+        <Choice
+          label="Did anything hurt?"
+          value={hurts ? "yes" : "no"}
+          options={[
+            { id: "no", label: "No" },
+            { id: "yes", label: "Yes" },
+          ]}
+          onChange={(answer) => {
+            setHurts(answer === "yes");
+            change((e) => ({
+              ...e,
+              pain:
+                answer === "yes" ? { where: "knee", score: 3, drill: drills[drills.length - 1]! } : undefined,
+            }));
+          }}
+        />
+        {hurts && entry.pain && (
+          <div className="grid gap-3">
+            <Choice
+              compact
+              label="Where"
+              value={entry.pain.where}
+              options={catalogue.joints.filter((j) => j.id !== "balance")}
+              onChange={(where) => change((e) => ({ ...e, pain: { ...e.pain!, where } }))}
+            />
+            <label className="grid gap-1">
+              <span>
+                How much, 1 to 10: <strong>{entry.pain.score}</strong>
+              </span>
+              <input
+                type="range"
+                min={1}
+                max={10}
+                className="min-h-11"
+                value={entry.pain.score}
+                onChange={(e) =>
+                  change((was) => ({ ...was, pain: { ...was.pain!, score: Number(e.target.value) } }))
+                }
+              />
+            </label>
+            {drills.length > 1 && (
+              <label className="grid gap-1">
+                In which drill
+                <select
+                  className="min-h-11"
+                  value={entry.pain.drill}
+                  onChange={(e) =>
+                    change((was) => ({ ...was, pain: { ...was.pain!, drill: e.target.value } }))
+                  }
+                >
+                  {drills.map((id) => (
+                    <option key={id} value={id}>
+                      {catalogue.drills[id]?.name}
+                    </option>
+                  ))}
+                </select>
+              </label>
+            )}
+            <Note tone="alert">
+              Pain means stop. Your coach sees this first; pain that stays goes to a doctor or
+              physiotherapist.
+            </Note>
+          </div>
+        )}
+      </fieldset>
+      {hitBalls && (
+        <fieldset>
+          <legend className="mb-2 font-semibold">How did the balls fly?</legend>
+          <div className="grid grid-cols-3 gap-2">
+            {catalogue.ballResults
+              .filter((r) => r.kind === "flight")
+              .slice(0, FLIGHTS)
+              .map((r) => {
+                const count = entry.balls.flight?.[r.id] ?? 0;
+                const set = (n: number) =>
+                  change((e) => ({
+                    ...e,
+                    balls: { ...e.balls, flight: { ...e.balls.flight, [r.id]: Math.max(0, n) } },
+                  }));
+                return (
+                  <Button
+                    key={r.id}
+                    aria-label={`${r.label}: ${count}`}
+                    className="min-h-14! px-2!"
+                    onClick={() => set(count + 1)}
+                  >
+                    <span className="grid text-sm">
+                      {r.label}
+                      <strong className="text-lg leading-none">{count || "·"}</strong>
+                    </span>
+                  </Button>
+                );
+              })}
+          </div>
+          <Button weight="quiet" onClick={() => change((e) => ({ ...e, balls: { ...e.balls, flight: {} } }))}>
+            Start the count again
+          </Button>
+        </fieldset>
+      )}
+      <label className="grid gap-1">
+        <span className="font-semibold">A note to your coach, if you like</span>
+        <textarea
+          rows={3}
+          maxLength={1000}
+          value={entry.note}
+          onChange={(e) => change((was) => ({ ...was, note: e.target.value }))}
+        />
+      </label>
+      <div className="grid gap-2">
+        <Button
+          weight="main"
+          className="min-h-14! text-lg"
+          disabled={!entry.feel}
+          onClick={() => change((e) => ({ ...e, finished: true }))}
+        >
+          Done for today
+        </Button>
+        {!entry.feel && (
+          <p className="text-soft text-center text-sm">Say first whether it felt lost or clear.</p>
+        )}
+        {onBack && (
+          <Button weight="quiet" onClick={onBack}>
+            Back to the reps
+          </Button>
+        )}
+      </div>
+    </main>
+  );
+}
+
+function Finished({
+  catalogue,
+  stored,
+  waiting,
+  error,
+}: {
+  catalogue: Catalogue;
+  stored: ReturnType<typeof useSession>["stored"];
+  waiting: boolean;
+  error: Error | null;
+}) {
+  return (
+    <main className="grid content-start gap-5 px-5 py-5">
+      <h1>Done for today</h1>
+      {waiting && error && (
+        <Note tone="warn">
+          Kept on this phone and sent as soon as there is a connection. ({error.message})
+        </Note>
+      )}
+      {stored?.rungs.map((r) => (
+        <div key={r.fault + r.rung}>
+          <h2>
+            {catalogue.rungs.find((x) => x.id === r.rung)?.label}, {catalogue.drills[r.drill]?.name}
+          </h2>
+          <p className="text-lg">{r.says}</p>
+        </div>
+      ))}
+      {stored?.stopped.map((id) => (
+        <Note key={id} tone="alert">
+          {catalogue.drills[id]?.name} is stopped until your coach has looked at it.
+        </Note>
+      ))}
+      <ButtonLink to="/today" weight="main">
+        To today
+      </ButtonLink>
+    </main>
+  );
+}

@@ -1,0 +1,47 @@
+import { useEffect, useState } from "react";
+import { Button } from "@/ui/Button";
+
+const RADIUS = 44;
+const AROUND = 2 * Math.PI * RADIUS;
+
+/** A ring that empties while the student rests; can be cut short. */
+export function Rest({ seconds, onOver }: { seconds: number; onOver: () => void }) {
+  const [left, setLeft] = useState(seconds);
+  useEffect(() => {
+    const end = Date.now() + seconds * 1000;
+    const timer = setInterval(() => {
+      const now = Math.max(0, Math.ceil((end - Date.now()) / 1000));
+      setLeft(now);
+      if (now === 0) {
+        navigator.vibrate?.(120);
+        onOver();
+      }
+    }, 250);
+    return () => clearInterval(timer);
+  }, [seconds, onOver]);
+  return (
+    <div className="flex items-center gap-5">
+      <svg viewBox="0 0 100 100" className="w-28" role="timer" aria-label={`Rest, ${left} seconds left`}>
+        <circle cx="50" cy="50" r={RADIUS} fill="none" stroke="var(--line)" strokeWidth="7" />
+        <circle
+          cx="50"
+          cy="50"
+          r={RADIUS}
+          fill="none"
+          stroke="var(--lead)"
+          strokeWidth="7"
+          strokeDasharray={AROUND}
+          strokeDashoffset={AROUND * (1 - left / seconds)}
+          transform="rotate(-90 50 50)"
+        />
+        <text x="50" y="60" textAnchor="middle" fontSize="30" fill="var(--ink)">
+          {left}
+        </text>
+      </svg>
+      <div className="grid gap-2">
+        <p>Rest. Step away, breathe, step back in.</p>
+        <Button onClick={onOver}>Go on now</Button>
+      </div>
+    </div>
+  );
+}

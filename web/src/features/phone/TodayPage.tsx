@@ -1,0 +1,122 @@
+import { useQuery } from "@tanstack/react-query";
+import { Play } from "lucide-react";
+import { queries, useCatalogue } from "@/api/queries";
+import type { Catalogue, Hand, Today } from "@/api/types";
+import { ButtonLink } from "@/ui/Button";
+import { longDay, today } from "@/ui/dates";
+import { Failed, Loading, Note } from "@/ui/Notice";
+import { DrillDiagram } from "../drill/DrillDiagram";
+import { dose } from "../plan/PlanDays";
+import { PhoneFrame } from "./PhoneFrame";
+import { emptyEntry, firstOpen, type Entry } from "./session";
+
+/** What to do today, why, how long, and with what. */
+export default function TodayPage() {
+  const day = useQuery(queries.today(today()));
+  const catalogue = useCatalogue(day.data?.handedness);
+  if (day.isPending || catalogue.isPending) return <Loading />;
+  if (day.isError) return <Failed error={day.error} again={() => day.refetch()} />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  return (
+    <PhoneFrame>
+      <p className="text-soft">{longDay(day.data.date)}</p>
+      <h1>Hello {day.data.name.split(" ")[0]}</h1>
+      <TodayBody today={day.data} catalogue={catalogue.data} />
+    </PhoneFrame>
+  );
+}
+
+function TodayBody({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
+  if (!today.plan) return <p className="mt-4">No plan yet. It appears here when your coach hands it over.</p>;
+  if (!today.day) {
+    return (
+      <div className="mt-4 grid gap-3">
+        <p className="text-lg">Nothing is planned today. Rest is part of it.</p>
+        {today.nextDay ? (
+          <p>Next practice: {longDay(today.nextDay)}.</p>
+        ) : (
+          <p>The plan is done. Next lesson: {longDay(today.plan.nextLesson)}.</p>
+        )}
+      </div>
+    );
+  }
+  return <Day today={today} day={today.day} catalogue={catalogue} />;
+}
+
+function Day({
+  today,
+  day,
+  catalogue,
+}: {
+  today: Today;
+  day: NonNullable<Today["day"]>;
+  catalogue: Catalogue;
+}) {
+  const entry: Entry = today.session
+    ? { ...emptyEntry(today.plan!.id, today.date), blocks: today.session.blocks }
+    : emptyEntry(today.plan!.id, today.date);
+  const begun = entry.blocks.length > 0;
+  const open = firstOpen(day.blocks, entry, today.stopped) < day.blocks.length;
+  const main = day.blocks.find((b) => b.kind === "main") ?? day.blocks[0]!;
+  const drill = catalogue.drills[main.drill]!;
+  const kit = [...new Set(day.blocks.flatMap((b) => catalogue.drills[b.drill]?.kit ?? []))].map(
+    (id) => catalogue.equipment.find((e) => e.id === id)?.label.toLowerCase() ?? id,
+  );
+  const place = catalogue.places.find((p) => p.id === day.place)?.label;
+  return (
+    <div className="mt-4 grid gap-5">
+      <p className="text-lg">
+        {place}, about <strong>{Math.round(day.minutes)} minutes</strong>
+        {kit.length > 0 && <>, with {kit.join(" and ")}</>}.
+      </p>
+      {today.stopped.map((id) => (
+        <Note key={id} tone="alert">
+          {catalogue.drills[id]?.name} is stopped because it hurt. Leave it until your coach has talked with
+          you; pain that stays goes to a doctor or physiotherapist.
+        </Note>
+      ))}
+      {today.junior && <Note>Tell an adult before you practise.</Note>}
+      {today.session?.finished ? (
+        <p className="font-semibold">Today is done. Well practised.</p>
+      ) : (
+        <ButtonLink to="/today/practice" weight="main" className="min-h-16! text-xl">
+          <Play aria-hidden className="size-6" /> {begun ? (open ? "Go on" : "Finish") : "Begin"}
+        </ButtonLink>
+      )}
+      <ol className="border-line border-t">
+        {day.blocks.map((block, i) => (
+          <li
+            key={i}
+            className={`border-line flex items-baseline gap-3 border-b py-2.5 ${today.stopped.includes(block.drill) ? "line-through" : ""}`}
+          >
+            <span className="text-soft">{i + 1}</span>
+            <span className="flex-1">
+              {catalogue.drills[block.drill]?.name}
+              <span className="text-soft block text-sm">
+                {block.kind === "refresh"
+                  ? "to warm up"
+                  : block.kind === "check"
+                    ? "scored"
+                    : catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}
+              </span>
+            </span>
+            <span>{dose(block)}</span>
+          </li>
+        ))}
+      </ol>
+      <section className="grid gap-2">
+        <h2>How it should feel</h2>
+        <div className="grid grid-cols-[6rem_1fr] items-center gap-4">
+          <DrillDiagram diagram={drill.diagram} hand={today.handedness as Hand} title={drill.name} />
+          <p>{drill.feel}</p>
+        </div>
+      </section>
+      <section className="grid gap-1">
+        <h2>Why</h2>
+        {today.why.map((why) => (
+          <p key={why}>{why}</p>
+        ))}
+      </section>
+    </div>
+  );
+}

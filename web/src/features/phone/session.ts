@@ -1,0 +1,78 @@
+import type { PlanBlock, Wire } from "@/api/types";
+
+export type Entry = Wire["PracticeEntry"];
+export type Draft = { id: string; entry: Entry };
+
+/** A random identifier; also where the page is not served securely and the browser offers no such call. */
+export function newId(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
+  const hex = [...bytes].map((b) => b.toString(16).padStart(2, "0")).join("");
+  return `${hex.slice(0, 8)}-${hex.slice(8, 12)}-${hex.slice(12, 16)}-${hex.slice(16, 20)}-${hex.slice(20)}`;
+}
+
+export function emptyEntry(planId: string, day: string): Entry {
+  return {
+    planId,
+    day,
+    blocks: [],
+    feel: undefined,
+    pain: undefined,
+    balls: { flight: {}, strike: {}, divot: {} },
+    note: "",
+    finished: false,
+  };
+}
+
+export function marksOf(entry: Entry, block: number): string {
+  return entry.blocks.find((b) => b.block === block)?.marks ?? "";
+}
+
+export function withMarks(entry: Entry, block: number, marks: string): Entry {
+  const others = entry.blocks.filter((b) => b.block !== block);
+  return { ...entry, blocks: [...others, { block, marks }].sort((a, b) => a.block - b.block) };
+}
+
+/** Reps a block asks for. */
+export function wanted(block: PlanBlock): number {
+  return block.sets * block.repsPerSet;
+}
+
+/** The first block that is neither done nor stopped; the number of blocks when all are. */
+export function firstOpen(blocks: PlanBlock[], entry: Entry, stopped: string[]): number {
+  const open = blocks.findIndex((b, i) => !stopped.includes(b.drill) && marksOf(entry, i).length < wanted(b));
+  return open < 0 ? blocks.length : open;
+}
+
+/** Whether the coming rep is a ball, by the rhythm of rehearsals and balls. */
+export function nextIsBall(
+  block: PlanBlock,
+  done: number,
+  rhythm: { rehearsals: number; balls: number },
+): boolean {
+  if (block.balls === 0) return false;
+  if (block.kind === "check") return true;
+  return done % (rhythm.rehearsals + rhythm.balls) >= rhythm.rehearsals;
+}
+
+/** Whether the rep just done closed a set that is followed by a rest. */
+export function endsSet(block: PlanBlock, done: number): boolean {
+  return done > 0 && done % block.repsPerSet === 0 && done < wanted(block);
+}
+
+const KEY = "hodegon-session";
+
+/** What is kept on the phone until the server has it. */
+export function loadDraft(planId: string, day: string): Draft | null {
+  try {
+    const draft = JSON.parse(localStorage.getItem(KEY) ?? "null") as Draft | null;
+    return draft && draft.entry.planId === planId && draft.entry.day === day ? draft : null;
+  } catch {
+    return null;
+  }
+}
+
+export function keepDraft(draft: Draft) {
+  localStorage.setItem(KEY, JSON.stringify(draft));
+}

@@ -1,0 +1,107 @@
+import { useQuery } from "@tanstack/react-query";
+import { AlertTriangle, Plus } from "lucide-react";
+import { useState } from "react";
+import { Link } from "react-router";
+import { queries } from "@/api/queries";
+import type { RosterLine } from "@/api/types";
+import { ButtonLink } from "@/ui/Button";
+import { daysBetween, shortDay, today } from "@/ui/dates";
+import { Empty, Failed, Loading } from "@/ui/Notice";
+
+/** All students, those who hurt and those whose lesson is due first. */
+export default function RosterPage() {
+  const roster = useQuery(queries.roster());
+  const [search, setSearch] = useState("");
+  if (roster.isPending) return <Loading />;
+  if (roster.isError) return <Failed error={roster.error} again={() => roster.refetch()} />;
+  const found = roster.data.filter((s) => s.name.toLowerCase().includes(search.trim().toLowerCase()));
+  return (
+    <div className="grid gap-5">
+      <div className="flex flex-wrap items-center gap-4">
+        <h1>Students</h1>
+        <input
+          type="search"
+          aria-label="Find a student"
+          placeholder="Find by name"
+          className="ml-auto min-h-11 w-56"
+          value={search}
+          onChange={(e) => setSearch(e.target.value)}
+        />
+        <ButtonLink to="/students/new" weight="main">
+          <Plus aria-hidden className="size-4" /> New student
+        </ButtonLink>
+      </div>
+      {roster.data.length === 0 && (
+        <Empty>
+          <p>No students yet. The first one takes a minute: a name, a hand, a week.</p>
+        </Empty>
+      )}
+      {roster.data.length > 0 && found.length === 0 && (
+        <Empty>
+          <p>Nobody is called “{search}”.</p>
+        </Empty>
+      )}
+      {found.length > 0 && (
+        <table className="w-full border-collapse text-left">
+          <thead className="text-soft border-strong-line border-b text-sm">
+            <tr>
+              <th className="py-2 font-normal">Student</th>
+              <th className="py-2 font-normal">Comes with</th>
+              <th className="py-2 font-normal">Last lesson</th>
+              <th className="py-2 font-normal">Next</th>
+              <th className="py-2 font-normal">Last practice</th>
+            </tr>
+          </thead>
+          <tbody>
+            {[...found].sort(byUrgency).map((student) => (
+              <tr key={student.id} className="border-line hover:bg-tint border-b">
+                <td className="py-2.5 pr-3">
+                  <Link
+                    to={`/students/${student.id}`}
+                    className="font-serif text-lg font-semibold no-underline"
+                  >
+                    {student.name}
+                  </Link>
+                  {student.hurt && (
+                    <span className="text-alert ml-3 inline-flex items-center gap-1 font-semibold">
+                      <AlertTriangle aria-hidden className="size-4" /> pain
+                    </span>
+                  )}
+                </td>
+                <td className="text-soft pr-3">{student.complaint}</td>
+                <td className="pr-3 whitespace-nowrap">
+                  {student.lastLesson ? shortDay(student.lastLesson) : "–"}
+                </td>
+                <td className="pr-3 whitespace-nowrap">
+                  <NextLesson date={student.nextLesson} />
+                </td>
+                <td className="whitespace-nowrap">
+                  {student.lastPractice ? ago(student.lastPractice) : "–"}
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      )}
+    </div>
+  );
+}
+
+function NextLesson({ date }: { date?: string | null }) {
+  if (!date) return <span className="text-soft">no plan</span>;
+  const days = daysBetween(today(), date);
+  if (days === 0) return <strong>today</strong>;
+  return days < 0 ? <span className="text-warn">was {shortDay(date)}</span> : <>{shortDay(date)}</>;
+}
+
+function ago(day: string): string {
+  const days = daysBetween(day, today());
+  if (days <= 0) return "today";
+  return days === 1 ? "yesterday" : `${days} days ago`;
+}
+
+function byUrgency(a: RosterLine, b: RosterLine): number {
+  if (a.hurt !== b.hurt) return a.hurt ? -1 : 1;
+  const due = (s: RosterLine) => s.nextLesson ?? "9999";
+  return due(a).localeCompare(due(b)) || a.name.localeCompare(b.name);
+}

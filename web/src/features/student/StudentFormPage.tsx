@@ -1,0 +1,290 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { type FormEvent, useState } from "react";
+import { useNavigate, useParams } from "react-router";
+import { api, Problem } from "@/api/client";
+import { queries, useCatalogue } from "@/api/queries";
+import type { Catalogue, Student, StudentProfile } from "@/api/types";
+import { Button } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+import { Field } from "@/ui/Field";
+import { Failed, Loading } from "@/ui/Notice";
+
+const DAYS = [
+  { id: "mon", label: "Monday" },
+  { id: "tue", label: "Tuesday" },
+  { id: "wed", label: "Wednesday" },
+  { id: "thu", label: "Thursday" },
+  { id: "fri", label: "Friday" },
+  { id: "sat", label: "Saturday" },
+  { id: "sun", label: "Sunday" },
+];
+
+const NEW: StudentProfile = {
+  name: "",
+  handedness: "right",
+  level: "improver",
+  ageBand: "adult",
+  shoes: "soft",
+  units: "metric",
+  complaint: "",
+  flags: [],
+  kit: ["ball"],
+  week: {},
+};
+
+/** A new student, or the details of one. */
+export default function StudentFormPage() {
+  const { id } = useParams();
+  const catalogue = useCatalogue("right");
+  const student = useQuery({ ...queries.student(id ?? ""), enabled: id !== undefined });
+  if (catalogue.isPending || (id && student.isPending)) return <Loading />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  if (student.isError) return <Failed error={student.error} again={() => student.refetch()} />;
+  return <StudentForm id={id} initial={student.data?.profile ?? NEW} catalogue={catalogue.data} />;
+}
+
+function StudentForm({
+  id,
+  initial,
+  catalogue,
+}: {
+  id?: string;
+  initial: StudentProfile;
+  catalogue: Catalogue;
+}) {
+  const [profile, setProfile] = useState(initial);
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const save = useMutation({
+    mutationFn: (entry: StudentProfile) =>
+      id ? api.put<Student>(`/api/students/${id}`, entry) : api.post<Student>("/api/students", entry),
+    onSuccess: (student) => {
+      client.invalidateQueries({ queryKey: ["students"] });
+      navigate(`/students/${student.id}`);
+    },
+  });
+  const set = (part: Partial<StudentProfile>) => setProfile({ ...profile, ...part });
+  const problems = save.error instanceof Problem ? save.error.fields : [];
+  const wrong = (field: string) => problems.find((f) => f.field === field)?.message;
+  const submit = (event: FormEvent) => {
+    event.preventDefault();
+    save.mutate(profile);
+  };
+
+  return (
+    <form onSubmit={submit} className="mx-auto grid max-w-5xl gap-6">
+      <h1>{id ? `Details of ${initial.name}` : "New student"}</h1>
+      <div className="grid gap-x-12 gap-y-5 lg:grid-cols-2">
+        <div className="grid content-start gap-5">
+          <Field label="Name" error={wrong("name")}>
+            {(p) => (
+              <input
+                {...p}
+                required
+                maxLength={100}
+                autoFocus={!id}
+                value={profile.name}
+                onChange={(e) => set({ name: e.target.value })}
+              />
+            )}
+          </Field>
+          <Field label="What they complain of" error={wrong("complaint")}>
+            {(p) => (
+              <input
+                {...p}
+                maxLength={500}
+                placeholder="e.g. slices the driver"
+                value={profile.complaint}
+                onChange={(e) => set({ complaint: e.target.value })}
+              />
+            )}
+          </Field>
+          <Labelled label="Plays">
+            <Choice
+              label="Plays"
+              value={profile.handedness}
+              options={[
+                { id: "right", label: "Right-handed" },
+                { id: "left", label: "Left-handed" },
+              ]}
+              onChange={(handedness) => set({ handedness })}
+            />
+          </Labelled>
+          <Labelled label="Level">
+            <Choice
+              label="Level"
+              value={profile.level}
+              options={catalogue.levels}
+              onChange={(level) => set({ level })}
+            />
+          </Labelled>
+          <Labelled label="Age">
+            <Choice
+              label="Age"
+              value={profile.ageBand}
+              options={catalogue.ageBands}
+              onChange={(ageBand) => set({ ageBand })}
+            />
+          </Labelled>
+          <Labelled label="Practises in">
+            <Choice
+              label="Practises in"
+              value={profile.shoes}
+              options={catalogue.shoes}
+              onChange={(shoes) => set({ shoes })}
+            />
+          </Labelled>
+          <Labelled label="Units">
+            <Choice
+              label="Units"
+              value={profile.units}
+              options={[
+                { id: "metric", label: "Metric" },
+                { id: "imperial", label: "Imperial" },
+              ]}
+              onChange={(units) => set({ units })}
+            />
+          </Labelled>
+        </div>
+        <div className="grid content-start gap-5">
+          <WeekFields
+            week={profile.week}
+            places={catalogue.places}
+            onChange={(week) => set({ week })}
+            error={problems.find((f) => f.field.startsWith("week"))?.message}
+          />
+          <Ticks
+            label="Joints to take care of"
+            hint="Drills that load them are left out or halved. Ask; a physiotherapist's word comes before any plan."
+            options={catalogue.joints}
+            chosen={profile.flags}
+            onChange={(flags) => set({ flags })}
+          />
+          <Ticks
+            label="Has at hand"
+            options={catalogue.equipment}
+            chosen={profile.kit}
+            onChange={(kit) => set({ kit })}
+          />
+        </div>
+      </div>
+      {save.isError && problems.length === 0 && <Failed error={save.error} />}
+      <div className="flex gap-3">
+        <Button type="submit" weight="main" disabled={save.isPending}>
+          {id ? "Save" : "Add student"}
+        </Button>
+        <Button weight="quiet" onClick={() => navigate(-1)}>
+          Cancel
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div className="grid justify-items-start gap-1">
+      <span className="font-semibold" aria-hidden>
+        {label}
+      </span>
+      {children}
+    </div>
+  );
+}
+
+function WeekFields({
+  week,
+  places,
+  onChange,
+  error,
+}: {
+  week: StudentProfile["week"];
+  places: Catalogue["places"];
+  onChange: (week: StudentProfile["week"]) => void;
+  error?: string;
+}) {
+  const set = (day: string, minutes: number, place: string) => {
+    const next = { ...week };
+    if (minutes > 0) next[day] = { minutes, place };
+    else delete next[day];
+    onChange(next);
+  };
+  return (
+    <fieldset className="grid gap-1">
+      <legend className="mb-1 font-semibold">Time to practise</legend>
+      {DAYS.map((day) => {
+        const slot = week[day.id];
+        return (
+          <div key={day.id} className="flex items-center gap-2">
+            <span className="w-28">{day.label}</span>
+            <input
+              type="number"
+              min={0}
+              max={300}
+              step={5}
+              aria-label={`Minutes on ${day.label}`}
+              className="w-24"
+              value={slot?.minutes ?? ""}
+              placeholder="–"
+              onChange={(e) => set(day.id, Number(e.target.value), slot?.place ?? "home")}
+            />
+            <span className="text-soft">min</span>
+            {slot && (
+              <select
+                aria-label={`Place on ${day.label}`}
+                value={slot.place}
+                onChange={(e) => set(day.id, slot.minutes, e.target.value)}
+              >
+                {places.map((place) => (
+                  <option key={place.id} value={place.id}>
+                    {place.label}
+                  </option>
+                ))}
+              </select>
+            )}
+          </div>
+        );
+      })}
+      {error && (
+        <p role="alert" className="text-alert font-semibold">
+          {error}
+        </p>
+      )}
+    </fieldset>
+  );
+}
+
+function Ticks({
+  label,
+  hint,
+  options,
+  chosen,
+  onChange,
+}: {
+  label: string;
+  hint?: string;
+  options: { id: string; label: string }[];
+  chosen: string[];
+  onChange: (ids: string[]) => void;
+}) {
+  return (
+    <fieldset>
+      <legend className="mb-1 font-semibold">{label}</legend>
+      <div className="grid grid-cols-2 gap-x-4">
+        {options.map((option) => (
+          <label key={option.id} className="flex min-h-8 items-center gap-2">
+            <input
+              type="checkbox"
+              checked={chosen.includes(option.id)}
+              onChange={(e) =>
+                onChange(e.target.checked ? [...chosen, option.id] : chosen.filter((id) => id !== option.id))
+              }
+            />
+            {option.label}
+          </label>
+        ))}
+      </div>
+      {hint && <p className="text-soft mt-1 text-sm">{hint}</p>}
+    </fieldset>
+  );
+}

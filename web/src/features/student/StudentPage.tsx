@@ -1,0 +1,108 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useNavigate, useParams } from "react-router";
+import { api } from "@/api/client";
+import { queries, useCatalogue } from "@/api/queries";
+import type { Catalogue, Lesson, StudentProfile, Thread } from "@/api/types";
+import { Button, ButtonLink } from "@/ui/Button";
+import { longDay } from "@/ui/dates";
+import { Empty, Failed, Loading } from "@/ui/Notice";
+import { PracticePanel } from "../practice/PracticePanel";
+import { ThreadPicture } from "../progress/ThreadPicture";
+import { InviteSheet } from "./InviteSheet";
+
+/** A student: the thread of lessons, what was practised, and the way into the next lesson. */
+export default function StudentPage() {
+  const id = useParams().id as string;
+  const student = useQuery(queries.student(id));
+  const thread = useQuery(queries.thread(id));
+  const catalogue = useCatalogue(student.data?.profile.handedness);
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  const begin = useMutation({
+    mutationFn: () => api.post<Lesson>(`/api/students/${id}/lessons`),
+    onSuccess: (lesson) => {
+      client.setQueryData(queries.lesson(lesson.id).queryKey, lesson);
+      client.invalidateQueries({ queryKey: ["students", id] });
+      navigate(`/lessons/${lesson.id}`);
+    },
+  });
+  if (student.isPending || thread.isPending || catalogue.isPending) return <Loading />;
+  if (student.isError) return <Failed error={student.error} again={() => student.refetch()} />;
+  if (thread.isError) return <Failed error={thread.error} again={() => thread.refetch()} />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  const profile = student.data.profile;
+
+  return (
+    <div className="grid gap-6">
+      <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
+        <div>
+          <h1>{profile.name}</h1>
+          <p className="text-soft">{facts(profile, catalogue.data)}</p>
+          {profile.complaint && <p>“{profile.complaint}”</p>}
+        </div>
+        <div className="no-print ml-auto flex flex-wrap gap-3">
+          <ButtonLink to={`/students/${id}/edit`} weight="quiet">
+            Details
+          </ButtonLink>
+          {!student.data.signedUp && <InviteSheet studentId={id} name={profile.name} />}
+          <Button weight="main" disabled={begin.isPending} onClick={() => begin.mutate()}>
+            Begin a lesson
+          </Button>
+        </div>
+      </div>
+      {begin.isError && <Failed error={begin.error} />}
+
+      {thread.data.knots.length === 0 ? (
+        <Empty>
+          <p>No lesson yet. Begin one: tally the first balls, then answer what you see at the feet.</p>
+        </Empty>
+      ) : (
+        <>
+          <ThreadPicture thread={thread.data} />
+          <div className="grid gap-10 lg:grid-cols-[1fr_1.4fr]">
+            <LessonList thread={thread.data} catalogue={catalogue.data} />
+            <PracticePanel studentId={id} catalogue={catalogue.data} />
+          </div>
+        </>
+      )}
+    </div>
+  );
+}
+
+function facts(profile: StudentProfile, catalogue: Catalogue): string {
+  const label = (list: { id: string; label: string }[], id: string) =>
+    list.find((x) => x.id === id)?.label ?? id;
+  const flags = profile.flags.map((f) => label(catalogue.joints, f).toLowerCase());
+  return [
+    profile.handedness === "left" ? "Left-handed" : "Right-handed",
+    label(catalogue.levels, profile.level).toLowerCase(),
+    label(catalogue.ageBands, profile.ageBand).toLowerCase(),
+    ...(flags.length ? [`take care: ${flags.join(", ")}`] : []),
+  ].join(" · ");
+}
+
+function LessonList({ thread, catalogue }: { thread: Thread; catalogue: Catalogue }) {
+  const fault = (id: string) => catalogue.faults.find((f) => f.id === id)?.label ?? id;
+  return (
+    <section aria-labelledby="lessons">
+      <h2 id="lessons" className="mb-2">
+        Lessons
+      </h2>
+      <ul>
+        {[...thread.knots].reverse().map((knot) => (
+          <li key={knot.lessonId} className="border-line flex flex-wrap items-baseline gap-x-3 border-b py-2">
+            <Link to={`/lessons/${knot.lessonId}`} className="font-semibold">
+              {longDay(knot.heldOn)}
+            </Link>
+            <span className="text-soft">{knot.focus.map(fault).join(", then ") || "undecided"}</span>
+            {knot.nextLesson && (
+              <Link to={`/lessons/${knot.lessonId}/plan`} className="ml-auto">
+                Plan
+              </Link>
+            )}
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}

@@ -1,0 +1,36 @@
+import { ToggleGroup } from "radix-ui";
+
+/** A few exclusive answers side by side. */
+export function Choice({
+  label,
+  value,
+  options,
+  onChange,
+  compact = false,
+}: {
+  label: string;
+  value: string;
+  options: { id: string; label: string }[];
+  onChange: (id: string) => void;
+  compact?: boolean;
+}) {
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={label}
+      value={value}
+      onValueChange={(next) => next && onChange(next)}
+      className="border-strong-line inline-flex flex-wrap rounded-md border"
+    >
+      {options.map((option) => (
+        <ToggleGroup.Item
+          key={option.id}
+          value={option.id}
+          className={`border-strong-line data-[state=on]:bg-ink data-[state=on]:text-on-ink hover:bg-tint min-h-11 border-r font-semibold first:rounded-l-md last:rounded-r-md last:border-r-0 ${compact ? "min-w-11 px-2" : "px-4"}`}
+        >
+          {option.label}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}

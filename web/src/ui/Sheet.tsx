@@ -1,0 +1,39 @@
+import { X } from "lucide-react";
+import { Dialog } from "radix-ui";
+import type { ReactNode } from "react";
+
+/** A dialog on its own sheet. */
+export function Sheet({
+  title,
+  open,
+  onOpenChange,
+  children,
+}: {
+  title: string;
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  children: ReactNode;
+}) {
+  return (
+    <Dialog.Root open={open} onOpenChange={onOpenChange}>
+      <Dialog.Portal>
+        <Dialog.Overlay className="fixed inset-0 z-40 bg-black/40" />
+        <Dialog.Content
+          aria-describedby={undefined}
+          className="bg-sheet border-strong-line fixed top-1/2 left-1/2 z-50 grid max-h-[90dvh] w-[min(36rem,94vw)] -translate-x-1/2 -translate-y-1/2 gap-4 overflow-y-auto rounded-lg border p-6"
+        >
+          <div className="flex items-start justify-between gap-4">
+            <Dialog.Title>{title}</Dialog.Title>
+            <Dialog.Close
+              aria-label="Close"
+              className="hover:bg-tint grid size-11 place-items-center rounded-md"
+            >
+              <X aria-hidden className="size-5" />
+            </Dialog.Close>
+          </div>
+          {children}
+        </Dialog.Content>
+      </Dialog.Portal>
+    </Dialog.Root>
+  );
+}
