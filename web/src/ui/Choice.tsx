@@ -20,7 +20,7 @@ export function Choice({
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onChange(next)}
-      className="border-strong-line inline-flex flex-wrap rounded-md border"
+      className="border-strong-line inline-flex w-fit flex-wrap rounded-md border"
     >
       {options.map((option) => (
         <ToggleGroup.Item

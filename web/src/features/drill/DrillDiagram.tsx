@@ -23,7 +23,7 @@ export function DrillDiagram({ diagram, hand, title }: { diagram: Diagram; hand:
   const rightX = 150 + gap / 2;
   const back = diagram.stance === "staggered" ? 40 : 0;
   return (
-    <svg viewBox="0 0 300 300" role="img" aria-label={`Feet for ${title}`} className="w-full">
+    <svg viewBox="-44 -8 388 316" role="img" aria-label={`Feet for ${title}`} className="w-full">
       <DrillFoot
         role={leadIsLeft ? "lead" : "trail"}
         left

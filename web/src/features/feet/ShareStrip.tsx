@@ -3,9 +3,9 @@ import type { Catalogue } from "@/api/types";
 type Reading = { at: string; value: number; source: string };
 
 const WIDTH = 720;
-const HEIGHT = 170;
+const HEIGHT = 190;
 const TOP = 12;
-const BOTTOM = 126;
+const BOTTOM = 148;
 
 /** Trail share from address to finish: the school's corridor as a band, the readings as points. */
 export function ShareStrip({
@@ -81,9 +81,9 @@ export function ShareStrip({
             type="button"
             aria-pressed={chosen === c.id}
             onClick={() => onChoose(c.id)}
-            className="aria-pressed:bg-ink aria-pressed:text-on-ink hover:bg-tint h-full w-full rounded px-0.5 text-[11px] leading-tight"
+            className="aria-pressed:bg-ink aria-pressed:text-on-ink hover:bg-tint h-full w-full rounded px-0.5 text-[14px] font-semibold"
           >
-            {c.label}
+            <span title={c.label}>{c.brief}</span>
           </button>
         </foreignObject>
       ))}

@@ -22,7 +22,7 @@ export function Soles(props: Props) {
   // Facing the ball, a right-hander's lead foot is the left one.
   const leadIsLeft = hand === "right";
   const lead = {
-    share: 100 - trailShare,
+    share: 100 - Math.round(trailShare),
     toe: props.leadToe ?? 50,
     outer: props.leadOuter ?? 50,
   };

@@ -44,21 +44,23 @@ export function FeetPanel({
           School: {school.label}. {share === undefined ? `No reading at ${label?.toLowerCase()}.` : ""}
         </p>
       </div>
-      <div className="grid items-center gap-6 md:grid-cols-[minmax(0,20rem)_1fr]">
+      <div className="grid gap-4">
         {share === undefined ? (
-          <p className="text-soft border-line grid aspect-square place-items-center border border-dashed p-6 text-center">
+          <p className="text-soft border-line grid min-h-56 max-w-80 place-items-center border border-dashed p-6 text-center">
             Add a reading of the trail foot at {label?.toLowerCase()} to see it here.
           </p>
         ) : (
-          <Soles
-            hand={hand}
-            trailShare={share}
-            trailToe={of("trail-toe", at)}
-            leadToe={of("lead-toe", at)}
-            trailOuter={of("trail-outer", at)}
-            leadOuter={of("lead-outer", at)}
-            corridor={corridor}
-          />
+          <div className="w-72">
+            <Soles
+              hand={hand}
+              trailShare={share}
+              trailToe={of("trail-toe", at)}
+              leadToe={of("lead-toe", at)}
+              trailOuter={of("trail-outer", at)}
+              leadOuter={of("lead-outer", at)}
+              corridor={corridor}
+            />
+          </div>
         )}
         <div>
           <p className="mb-1 font-semibold">Load under the {hand} (trail) foot, from address to finish</p>

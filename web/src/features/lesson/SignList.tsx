@@ -1,3 +1,4 @@
+import { useEffect, useRef } from "react";
 import type { Catalogue, LessonEntry } from "@/api/types";
 import { Choice } from "@/ui/Choice";
 import { type Answer, answered } from "./changes";
@@ -25,7 +26,7 @@ export function CheckpointStrip({
   chosen: string;
   onChoose: (place: string) => void;
 }) {
-  const places = [...catalogue.checkpoints, { id: BODY_SCREEN, label: "Body screen" }].filter(
+  const places = [...catalogue.checkpoints, { id: BODY_SCREEN, label: "Body screen", brief: "Body" }].filter(
     (p) => signsAt(catalogue, p.id).length > 0,
   );
   return (
@@ -42,7 +43,8 @@ export function CheckpointStrip({
             className="border-strong-line bg-sheet aria-pressed:bg-ink aria-pressed:text-on-ink hover:bg-tint grid min-h-11 flex-1 justify-items-start rounded-md border px-2 py-1 text-left leading-tight"
           >
             <span className="text-sm font-semibold">
-              <kbd className="font-sans text-xs font-normal opacity-80">{index + 1}</kbd> {place.label}
+              <kbd className="font-sans text-xs font-normal opacity-80">{index + 1}</kbd>{" "}
+              <span title={place.label}>{place.brief}</span>
             </span>
             <span className="text-xs opacity-80">
               {seen} of {signs.length}
@@ -74,8 +76,12 @@ export function SignList({
   onCurrent: (sign: string) => void;
   change: (change: (entry: LessonEntry) => LessonEntry) => void;
 }) {
+  const list = useRef<HTMLUListElement>(null);
+  useEffect(() => {
+    if (current) list.current?.querySelector("[data-current=true]")?.scrollIntoView?.({ block: "nearest" });
+  }, [current]);
   return (
-    <ul>
+    <ul ref={list}>
       {signs.map((sign) => (
         <li
           key={sign.id}

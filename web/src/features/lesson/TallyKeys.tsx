@@ -30,9 +30,9 @@ export function TallyKeys({
             key={kind.id}
             role="group"
             aria-label={kind.label}
-            className="flex flex-wrap items-stretch gap-1.5"
+            className="flex flex-wrap items-stretch gap-1"
           >
-            <span className="text-soft w-16 self-center text-sm">
+            <span className="text-soft w-14 self-center text-sm">
               {kind.label}
               <br />
               {total(counts)} {total(counts) === 1 ? "ball" : "balls"}
@@ -46,7 +46,7 @@ export function TallyKeys({
                     <button
                       type="button"
                       aria-label={`${result.label}: ${count}`}
-                      className="hover:bg-tint grid min-h-11 min-w-14 justify-items-center rounded-md px-2 py-0.5"
+                      className="hover:bg-tint grid min-h-11 min-w-12 justify-items-center rounded-md px-1.5 py-0.5"
                       onClick={() => change((e) => counted(e, moment, kind.id, result.id, 1))}
                     >
                       <span className="text-sm">
@@ -63,7 +63,7 @@ export function TallyKeys({
                       <button
                         type="button"
                         aria-label={`One ${result.label} less`}
-                        className="border-line hover:bg-tint border-l px-1.5"
+                        className="border-line hover:bg-tint border-l px-1"
                         onClick={() => change((e) => counted(e, moment, kind.id, result.id, -1))}
                       >
                         <Minus aria-hidden className="size-3.5" />

@@ -28,6 +28,7 @@ export default function ClimbPage() {
 function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
   const { plan, from, nextLesson } = today.plan!;
   const coming = plan.days.filter((d) => d.date >= today.date).slice(0, 7);
+  const checked = today.rungs.filter((r) => plan.route.some((s) => s.rung === r.rung && s.fault === r.fault));
   const label = (rung: string) => catalogue.rungs.find((r) => r.id === rung)?.label;
   return (
     <div className="mt-2 grid gap-6">
@@ -42,11 +43,11 @@ function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
       <p className="text-soft text-sm">
         Filled is done. On the right: how likely this gate is passed by your lesson on {longDay(nextLesson)}.
       </p>
-      {today.rungs.length > 0 && (
+      {checked.length > 0 && (
         <section>
           <h2 className="mb-1">Your checks</h2>
           <ul>
-            {today.rungs.map((r) => (
+            {checked.map((r) => (
               <li key={r.fault + r.rung} className="border-line border-b py-2">
                 <p className="flex">
                   <strong>{label(r.rung)}</strong>

@@ -76,7 +76,7 @@ export function Runner({
         {resting ? (
           <Rest key={marks.length} seconds={block.restSeconds} onOver={() => setResting(false)} />
         ) : (
-          <div className="grid grid-cols-[8.5rem_1fr] items-center gap-4">
+          <div className="grid grid-cols-[11rem_1fr] items-center gap-4">
             <DrillDiagram diagram={drill.diagram} hand={today.handedness as Hand} title={drill.name} />
             <p className="text-soft leading-snug">
               {block.scored && <strong className="text-ink">Good is: {drill.good}</strong>}

@@ -174,8 +174,8 @@ function PlanSheet({
         <>
           <p>
             <strong>{plan.days.length} days</strong>, {plan.totals.reps} reps of which {plan.totals.balls}{" "}
-            balls, {Math.round(plan.totals.minutes)} minutes. A new movement wants about{" "}
-            {plan.totals.wantedReps} reps.
+            balls, {Math.round(plan.totals.minutes)} minutes. These rungs want about {plan.totals.wantedReps}{" "}
+            reps.
           </p>
           <Staircase
             plan={plan}

@@ -15,17 +15,17 @@ type Props = {
 /** The climb to the next lesson. Done is filled, to come is outlined; a bar under a day marks a place with balls. */
 export function Staircase({ plan, from, until, catalogue, practised = [], compact = false }: Props) {
   const id = useId();
-  const left = compact ? 62 : 96;
+  const left = compact ? 70 : 96;
   const right = compact ? 54 : 84;
   const width = compact ? 360 : 1060;
-  const rowHeight = compact ? 38 : 46;
+  const rowHeight = compact ? 36 : 40;
   const shape = stairs(plan, from, until, practised, width - left - right);
   const bottom = 14 + shape.rows.length * rowHeight;
   const y = (row: number) => bottom - (row + 1) * rowHeight;
   const label = (rung: string) => catalogue.rungs.find((r) => r.id === rung)?.label ?? rung;
   const first = plan.route[0]?.fault;
   const now = today();
-  const font = compact ? 11 : 14;
+  const font = compact ? 13 : 14;
   return (
     <svg
       viewBox={`0 0 ${width} ${bottom + 40}`}
@@ -136,15 +136,17 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
       })}
       {shape.landings.map((landing) => (
         <g key={landing.fault + landing.row}>
-          <line
-            x1={left + landing.x}
-            x2={width - right + 4}
-            y1={y(landing.row) + 4}
-            y2={y(landing.row) + 4}
-            stroke={landing.fault === first ? "var(--lead)" : "var(--trail)"}
-            strokeWidth="2.5"
-            strokeDasharray={landing.fault === first ? undefined : "4 3"}
-          />
+          {landing.x < width - left - right && (
+            <line
+              x1={left + landing.x}
+              x2={width - right + 4}
+              y1={y(landing.row) + 4}
+              y2={y(landing.row) + 4}
+              stroke={landing.fault === first ? "var(--lead)" : "var(--trail)"}
+              strokeWidth="2.5"
+              strokeDasharray={landing.fault === first ? undefined : "4 3"}
+            />
+          )}
           {landing.chance != null && (
             <text
               x={width - right + 8}

@@ -89,7 +89,7 @@ public final class Cast {
                                 AgeBand.ADULT,
                                 Set.of(Joint.ANKLE),
                                 Set.of(BALL, ROD, MIRROR, PHONE_CAMERA),
-                                week(20, 90, MONDAY, TUESDAY, THURSDAY),
+                                week(20, 90, MONDAY, TUESDAY, WEDNESDAY, THURSDAY, FRIDAY, SUNDAY),
                                 Shoes.SPIKES),
                         Map.of(Fault.EARLY_EXTENSION, 0.9, Fault.STIFF_TRAIL_ANKLE, 1.0),
                         0.9,

@@ -13,7 +13,7 @@ public enum BallResult implements Identified {
     PUSH(Kind.FLIGHT, "push", "push"),
     PULL(Kind.FLIGHT, "pull", "pull"),
     LOW(Kind.FLIGHT, "low", "low"),
-    HIGH_WEAK(Kind.FLIGHT, "high-weak", "high and weak"),
+    HIGH_WEAK(Kind.FLIGHT, "high-weak", "high, weak"),
     SOLID(Kind.STRIKE, "solid", "solid"),
     FAT(Kind.STRIKE, "fat", "fat"),
     THIN(Kind.STRIKE, "thin", "thin"),

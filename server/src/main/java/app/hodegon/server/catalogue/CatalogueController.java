@@ -23,6 +23,7 @@ import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
 import app.hodegon.server.catalogue.CatalogueView.BallResultView;
+import app.hodegon.server.catalogue.CatalogueView.CheckpointView;
 import app.hodegon.server.catalogue.CatalogueView.DiagramView;
 import app.hodegon.server.catalogue.CatalogueView.DrillView;
 import app.hodegon.server.catalogue.CatalogueView.EquipmentView;
@@ -65,7 +66,9 @@ class CatalogueController {
     private static CatalogueView catalogue(Handedness hand) {
         return new CatalogueView(
                 Catalogue.VERSION,
-                named(Checkpoint.values(), Checkpoint::label),
+                Arrays.stream(Checkpoint.values())
+                        .map(c -> new CheckpointView(c.id(), c.label(), c.brief()))
+                        .toList(),
                 Arrays.stream(Sign.values())
                         .map(s -> new SignView(
                                 s.id(), s.at().id(), s.effort().id(), hand.say(s.label()), hand.say(s.how())))

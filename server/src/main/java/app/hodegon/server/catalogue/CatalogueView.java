@@ -7,7 +7,7 @@ import java.util.Map;
 /** The vocabulary of the product, said for one hand. */
 public record CatalogueView(
         @NotNull String version,
-        @NotNull List<Named> checkpoints,
+        @NotNull List<CheckpointView> checkpoints,
         @NotNull List<SignView> signs,
         @NotNull List<MeasureView> measures,
         @NotNull List<Named> sources,
@@ -23,6 +23,11 @@ public record CatalogueView(
         @NotNull List<EquipmentView> equipment,
         @NotNull List<RungView> rungs,
         @NotNull Map<String, DrillView> drills) {
+
+    public record CheckpointView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String brief) {}
 
     public record Named(@NotNull String id, @NotNull String label) {}
 

@@ -4,7 +4,6 @@ import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.simulate.Cast;
 import app.hodegon.core.simulate.Persona;
 import app.hodegon.core.simulate.Season;
-import app.hodegon.core.simulate.SeasonSimulator;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.account.Accounts;
@@ -110,8 +109,7 @@ class DemoData implements DemoAccounts, SmartLifecycle {
                 .filter(a -> a.email().equals(mail))
                 .findFirst()
                 .ifPresent(a -> students.accept(students.invite(coach, student.id()), a.email(), a.password()));
-        for (Season.Lesson lesson :
-                SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons()) {
+        for (Season.Lesson lesson : DemoSeasons.of(persona, today).lessons()) {
             StoredLesson stored = lessons.begin(coach, student.id(), lesson.on());
             lessons.enter(stored.id(), lesson.approach(), lesson.before(), lesson.after());
             lessons.decide(

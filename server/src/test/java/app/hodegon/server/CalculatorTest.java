@@ -1,0 +1,144 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+/** The three calculator endpoints, which store nothing. */
+@ExtendWith(RunningServer.class)
+class CalculatorTest {
+
+    private static final String PLAN = """
+            {"student":{"handedness":"right","level":"%s","ageBand":"adult","flags":["knee"],"kit":["ball","rod","disc"],
+             "week":{"mon":{"minutes":20,"place":"home"},"sat":{"minutes":60,"place":"range"}},"shoes":"spikes",
+             "doneBefore":[{"drill":"%s","rung":"rehearse","passed":true}]},
+             "approach":{"pressure":"early-return","trail-heel":"roll-low"},
+             "focus":[{"fault":"sway","grade":"likely"}],"likely":["sway","late-recentre"],
+             "from":"2026-12-01","nextLesson":"%s"}""";
+
+    private Client client;
+
+    @BeforeEach
+    void coach(Client client) {
+        this.client = client.coach();
+    }
+
+    @Test
+    void diagnosis() {
+        JsonNode answer = client.post("/api/diagnosis", """
+                        {"handedness":"left","approach":{"pressure":"early-return"},
+                         "signs":{"pelvis-drifts-back":"yes","trail-outer-edge-loaded":"yes","feet-frozen":"no"},
+                         "measures":[{"id":"pelvis-drift","at":"top","value":9.0,"source":"clip","swings":3}],
+                         "shots":{"flight":{"slice":6,"straight":2},"strike":{"fat":1,"solid":7},"divot":{}}}""").expect(200).body();
+        assertThat(answer.path("faults")).hasSize(18);
+        assertThat(answer.at("/faults/0/id").asString()).isEqualTo("sway");
+        assertThat(answer.at("/faults/0/grade").asString()).isEqualTo("likely");
+        assertThat(answer.at("/faults/0/for").findValuesAsString("text")).anyMatch(t -> t.contains("left foot"));
+        assertThat(answer.at("/focus/0").asString()).isEqualTo("sway");
+        assertThat(answer.path("chain").get(0).path("from").asString()).isEqualTo("sway");
+        assertThat(answer.path("nextLooks").get(0).path("gain").asDouble()).isPositive();
+    }
+
+    @Test
+    void diagnosisOfNothing() {
+        JsonNode answer = client.post("/api/diagnosis", "{}").expect(200).body();
+        assertThat(answer.path("focus")).isEmpty();
+        assertThat(answer.path("faults").findValuesAsString("grade")).containsOnly("not-enough-seen");
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"signs\":{\"hops\":\"yes\"}} | hops",
+                "{\"signs\":{\"feet-frozen\":\"maybe\"}} | yes or no",
+                "{\"handedness\":\"both\"} | both",
+                "{\"approach\":{\"pressure\":\"none\"}} | none",
+                "{\"approach\":{\"hat\":\"on\"}} | hat",
+                "{\"shots\":{\"flight\":{\"wedge\":1}}} | wedge",
+                "{\"shots\":{\"flight\":{\"slice\":-1}}} | slice",
+                "{\"measures\":[{\"id\":\"hop\",\"value\":1,\"source\":\"clip\",\"swings\":3}]} | hop",
+                "{\"measures\":[{\"id\":\"pelvis-drift\",\"value\":1,\"source\":\"clip\",\"swings\":3}]} | checkpoint",
+                "{\"measures\":[{\"id\":\"pelvis-drift\",\"at\":\"top\",\"value\":1000,\"source\":\"clip\",\"swings\":3}]} | between"
+            })
+    void unknownWordsAndValuesAreRefusedByName(String request, String named) {
+        assertThat(client.post("/api/diagnosis", request)
+                        .refused(422)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains(named);
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"signs\":[1]}",
+                "{\"measures\":[{\"id\":\"pelvis-drift\",\"at\":\"top\",\"value\":\"9\",\"source\":\"clip\",\"swings\":3}]}",
+                "{\"measures\":[{\"id\":\"pelvis-drift\",\"at\":\"top\",\"value\":9,\"source\":\"clip\",\"swings\":2.5}]}",
+                "{\"measures\":[{\"id\":\"pelvis-drift\",\"at\":\"top\",\"source\":\"clip\",\"swings\":3}]}",
+                "{\"shots\":{\"flight\":{\"slice\":\"many\"}}}"
+            })
+    void wrongTypesAreRefused(String request) {
+        client.post("/api/diagnosis", request).refused(400);
+    }
+
+    @Test
+    void plan() {
+        JsonNode plan = client.post("/api/plans/draft", PLAN.formatted("improver", "outer-prop", "2026-12-15"))
+                .expect(200)
+                .body();
+        assertThat(plan.at("/route/0/rung").asString()).isEqualTo("short");
+        assertThat(plan.path("days")).hasSize(4);
+        for (JsonNode day : plan.path("days")) {
+            double limit = day.path("place").asString().equals("home") ? 20 : 60;
+            assertThat(day.path("minutes").asDouble()).isLessThanOrEqualTo(limit);
+        }
+        assertThat(plan.path("leftOut").findValuesAsString("drill")).contains("grip-turns");
+        assertThat(plan.at("/totals/reps").asInt()).isPositive();
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "expert, outer-prop, 2026-12-15, expert",
+        "club, hop, 2026-12-15, hop",
+        "club, outer-prop, 2026-11-15, after"
+    })
+    void plansThatCannotBeAreRefused(String level, String drill, String nextLesson, String named) {
+        assertThat(client.post("/api/plans/draft", PLAN.formatted(level, drill, nextLesson))
+                        .refused(422)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains(named);
+    }
+
+    @Test
+    void comparison() {
+        JsonNode reading = client.post("/api/progress/compare", """
+                        {"kind":"reading","measure":"trail-share","at":"impact","better":"lower",
+                         "first":{"mean":45,"swings":3,"source":"seen"},"second":{"mean":30,"swings":3,"source":"seen"}}""").expect(200).body();
+        assertThat(reading.path("low").asDouble()).isCloseTo(-27.8, within(0.05));
+        assertThat(reading.path("verdict").asString()).isEqualTo("better");
+        assertThat(reading.path("toTell").isNull()).isTrue();
+        JsonNode count = client.post("/api/progress/compare", """
+                        {"kind":"count","better":"lower","first":{"hits":6,"of":10},"second":{"hits":2,"of":10}}""").expect(200).body();
+        assertThat(count.path("verdict").asString()).isEqualTo("cannot-tell");
+        assertThat(count.path("toTell").asInt()).isPositive();
+        client.post(
+                        "/api/progress/compare",
+                        "{\"kind\":\"sample\",\"better\":\"higher\",\"first\":[1],\"second\":[1,2]}")
+                .refused(422);
+        client.post(
+                        "/api/progress/compare",
+                        "{\"kind\":\"guess\",\"better\":\"higher\",\"first\":[1],\"second\":[1,2]}")
+                .refused(422);
+    }
+}
