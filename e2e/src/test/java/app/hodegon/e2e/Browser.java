@@ -1,0 +1,66 @@
+package app.hodegon.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.deque.html.axecore.playwright.AxeBuilder;
+import com.deque.html.axecore.results.Rule;
+import com.microsoft.playwright.BrowserContext;
+import com.microsoft.playwright.BrowserType;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Playwright;
+import java.nio.file.Path;
+import java.util.ArrayList;
+import java.util.List;
+
+/** Debian's Chromium, with a coach's screen and a student's phone. */
+final class Browser implements AutoCloseable {
+
+    private static final int PATIENCE_MS = 15_000;
+
+    private final Playwright playwright = Playwright.create();
+    private final com.microsoft.playwright.Browser chromium = playwright
+            .chromium()
+            .launch(new BrowserType.LaunchOptions()
+                    .setExecutablePath(Path.of("/usr/bin/chromium"))
+                    .setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu")));
+    private final List<String> failures = new ArrayList<>();
+
+    Page screen() {
+        return page(1280, 800);
+    }
+
+    Page phone() {
+        return page(390, 844);
+    }
+
+    private Page page(int width, int height) {
+        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+                .setViewportSize(width, height)
+                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+        context.setDefaultTimeout(PATIENCE_MS);
+        Page page = context.newPage();
+        page.onPageError(failures::add);
+        return page;
+    }
+
+    /** No serious or critical finding of the accessibility check on what is shown now. */
+    static void checkAccessible(Page page) {
+        List<String> serious = new AxeBuilder(page)
+                .analyze().getViolations().stream()
+                        .filter(v -> List.of("serious", "critical").contains(v.getImpact()))
+                        .map(Browser::describe)
+                        .toList();
+        assertThat(serious).as(page.url()).isEmpty();
+    }
+
+    private static String describe(Rule rule) {
+        return rule.getId() + ": " + rule.getHelp() + " "
+                + rule.getNodes().stream().map(n -> n.getHtml()).limit(3).toList();
+    }
+
+    @Override
+    public void close() {
+        playwright.close();
+        assertThat(failures).as("script errors").isEmpty();
+    }
+}

@@ -1,0 +1,135 @@
+package app.hodegon.e2e;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.io.IOException;
+import java.net.CookieManager;
+import java.net.CookiePolicy;
+import java.net.HttpCookie;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpRequest.BodyPublishers;
+import java.net.http.HttpResponse.BodyHandlers;
+import java.nio.file.Path;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+
+/** An acknowledged rep survives a power cut. */
+class DurabilityTest {
+
+    private static final int ROUNDS = 20;
+    private static final JsonMapper JSON = new JsonMapper();
+
+    /** A signed-in client of a server that comes back on other ports. */
+    private static final class Client {
+        private final String base;
+        private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
+        private final HttpClient http =
+                HttpClient.newBuilder().cookieHandler(cookies).build();
+
+        Client(String base) throws Exception {
+            this.base = base;
+            send("GET", "/api/session", null);
+        }
+
+        JsonNode send(String method, String path, String json) throws IOException, InterruptedException {
+            HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
+                    .method(method, json == null ? BodyPublishers.noBody() : BodyPublishers.ofString(json))
+                    .header("Content-Type", "application/json");
+            cookies.getCookieStore().getCookies().stream()
+                    .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                    .map(HttpCookie::getValue)
+                    .forEach(token -> request.header("X-XSRF-TOKEN", token));
+            var response = http.send(request.build(), BodyHandlers.ofString());
+            assertThat(response.statusCode()).as(path + ": " + response.body()).isBetween(200, 299);
+            return response.body().isEmpty() ? JSON.nullNode() : JSON.readTree(response.body());
+        }
+
+        Client signIn(String email) throws Exception {
+            send("POST", "/api/session", "{\"email\":\"%s\",\"password\":\"long-enough\"}".formatted(email));
+            send("GET", "/api/session", null);
+            return this;
+        }
+    }
+
+    @Test
+    void everyAcknowledgedRepIsThereAfterBeingKilled(@TempDir Path data) throws Exception {
+        Path log = data.resolve("server.log");
+        String directory = "--hodegon.data=" + data;
+        String planId;
+        LocalDate today;
+        ServerProcess server = ServerProcess.start(log, directory);
+        try {
+            Client coach = new Client(server.base());
+            JsonNode plan = planFor(coach, server.base());
+            planId = plan.path("id").asString();
+            today = LocalDate.parse(plan.path("from").asString());
+            List<UUID> sent = new ArrayList<>();
+            for (int round = 0; round < ROUNDS; round++) {
+                Client phone = new Client(server.base()).signIn("student@x.example");
+                UUID session = UUID.randomUUID();
+                phone.send("PUT", "/api/me/practice/" + session, """
+                        {"planId":"%s","day":"%s","blocks":[{"block":0,"marks":"%s"}],"balls":{},"note":"","finished":false}""".formatted(
+                                planId, today.plusDays(1), "+".repeat(round + 1)));
+                server.kill();
+                sent.add(session);
+                server = ServerProcess.start(log, directory);
+                assertThat(storedReps(new Client(server.base()).signIn("coach@x.example"), plan))
+                        .as("after round " + round)
+                        .hasSize(sent.size())
+                        .contains("+".repeat(round + 1));
+            }
+        } finally {
+            server.close();
+        }
+    }
+
+    private static List<String> storedReps(Client coach, JsonNode plan) throws Exception {
+        return coach.send("GET", "/api/students/" + plan.path("studentId").asString() + "/practice", null)
+                .path("sessions")
+                .valueStream()
+                .map(s -> s.at("/blocks/0/marks").asString())
+                .toList();
+    }
+
+    /** A coach, a student with an account, and an assigned plan. */
+    private static JsonNode planFor(Client coach, String base) throws Exception {
+        coach.send(
+                "POST",
+                "/api/first-coach",
+                "{\"name\":\"Coach\",\"email\":\"coach@x.example\",\"password\":\"long-enough\"}");
+        coach.send("GET", "/api/session", null);
+        StringBuilder week = new StringBuilder();
+        for (String day : List.of("mon", "tue", "wed", "thu", "fri", "sat", "sun")) {
+            week.append(week.isEmpty() ? "" : ",").append("\"%s\":{\"minutes\":20,\"place\":\"home\"}".formatted(day));
+        }
+        String student = coach.send("POST", "/api/students", """
+                        {"name":"Student","handedness":"right","level":"improver","ageBand":"adult","shoes":"soft",
+                         "units":"metric","complaint":"","flags":[],"kit":["ball"],"week":{%s}}""".formatted(week))
+                .path("id")
+                .asString();
+        JsonNode lesson = coach.send("POST", "/api/students/" + student + "/lessons", null);
+        String path = "/api/lessons/" + lesson.path("id").asString();
+        coach.send("PUT", path + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"for this test\"}");
+        LocalDate today = LocalDate.parse(lesson.path("heldOn").asString());
+        JsonNode plan = coach.send(
+                "POST", path + "/plan", "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14)));
+        coach.send("POST", "/api/plans/" + plan.path("id").asString() + "/assignment", null);
+        String token = coach.send("POST", "/api/students/" + student + "/invitation", null)
+                .path("token")
+                .asString();
+        new Client(base)
+                .send(
+                        "POST",
+                        "/api/invitations/" + token,
+                        "{\"email\":\"student@x.example\",\"password\":\"long-enough\"}");
+        return plan;
+    }
+}
