@@ -27,7 +27,7 @@ public class Accounts implements UserDetailsService {
     }
 
     /** Whether nobody has used this installation yet. */
-    boolean firstRun() {
+    public boolean firstRun() {
         return !accounts.anyCoach();
     }
 

@@ -4,6 +4,7 @@ import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.simulate.Cast;
 import app.hodegon.core.simulate.Persona;
 import app.hodegon.core.simulate.Season;
+import app.hodegon.core.simulate.SeasonSimulator;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.account.Accounts;
@@ -20,17 +21,16 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
-import java.util.concurrent.CompletableFuture;
 import java.util.stream.Stream;
+import org.springframework.beans.factory.InitializingBean;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
-import org.springframework.context.SmartLifecycle;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Fills an empty database with the simulated cast, through the same services a coach and a student use. */
 @Component
 @ConditionalOnProperty("hodegon.demo")
-class DemoData implements DemoAccounts, SmartLifecycle {
+class DemoData implements DemoAccounts, InitializingBean {
 
     private static final DemoAccount COACH = new DemoAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
     private static final DemoAccount SECOND = new DemoAccount("Second coach", "second@demo.example", "demo-coach");
@@ -45,7 +45,6 @@ class DemoData implements DemoAccounts, SmartLifecycle {
     private final PracticeLog practice;
     private final Clock clock;
     private final TransactionTemplate transaction;
-    private final CompletableFuture<Void> filling;
 
     DemoData(
             Accounts accounts,
@@ -62,7 +61,6 @@ class DemoData implements DemoAccounts, SmartLifecycle {
         this.practice = practice;
         this.clock = clock;
         this.transaction = transaction;
-        this.filling = filling();
     }
 
     @Override
@@ -70,29 +68,12 @@ class DemoData implements DemoAccounts, SmartLifecycle {
         return Stream.concat(Stream.of(COACH, SECOND), STUDENTS.stream()).toList();
     }
 
-    /** Runs while the rest of the server is still being put together. */
-    private CompletableFuture<Void> filling() {
-        // One transaction: the demo is there as a whole or not at all, and is written once.
-        return CompletableFuture.runAsync(() -> transaction.executeWithoutResult(status -> fill(LocalDate.now(clock))));
-    }
-
-    /** Comes before the web server's phase: no page is served before the data is there. */
     @Override
-    public void start() {
-        filling.join();
-    }
-
-    @Override
-    public void stop() {}
-
-    @Override
-    public boolean isRunning() {
-        return filling.isDone();
-    }
-
-    @Override
-    public int getPhase() {
-        return 0;
+    public void afterPropertiesSet() {
+        // One transaction: the demo is there as a whole or not at all.
+        transaction.executeWithoutResult(status -> {
+            if (accounts.firstRun()) fill(LocalDate.now(clock));
+        });
     }
 
     private void fill(LocalDate today) {
@@ -109,7 +90,8 @@ class DemoData implements DemoAccounts, SmartLifecycle {
                 .filter(a -> a.email().equals(mail))
                 .findFirst()
                 .ifPresent(a -> students.accept(students.invite(coach, student.id()), a.email(), a.password()));
-        for (Season.Lesson lesson : DemoSeasons.of(persona, today).lessons()) {
+        for (Season.Lesson lesson :
+                SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons()) {
             StoredLesson stored = lessons.begin(coach, student.id(), lesson.on());
             lessons.enter(stored.id(), lesson.approach(), lesson.before(), lesson.after());
             lessons.decide(

@@ -1,0 +1,67 @@
+import { beforeEach, describe, expect, it } from "vitest";
+import type { PlanBlock } from "@/api/types";
+import { emptyEntry, endsSet, firstOpen, keepDraft, loadDraft, marksOf, newId, nextIsBall, withMarks } from "./session";
+
+const block = (part: Partial<PlanBlock>): PlanBlock => ({
+  fault: "sway",
+  drill: "disc-turn",
+  rung: "feel",
+  kind: "main",
+  sets: 2,
+  repsPerSet: 5,
+  restSeconds: 20,
+  balls: 0,
+  minutes: 1,
+  cue: "",
+  scored: false,
+  ...part,
+});
+
+describe("a session", () => {
+  it("keeps marks per block, in the plan's order", () => {
+    const entry = withMarks(withMarks(emptyEntry("p", "2026-12-01"), 2, "+"), 0, "+-");
+    expect(entry.blocks).toEqual([
+      { block: 0, marks: "+-" },
+      { block: 2, marks: "+" },
+    ]);
+    expect(marksOf(entry, 1)).toBe("");
+  });
+
+  it("goes on where it was left and passes by what is stopped", () => {
+    const blocks = [block({}), block({ drill: "inner-prop" }), block({})];
+    const entry = withMarks(emptyEntry("p", "2026-12-01"), 0, "++++++++++");
+    expect(firstOpen(blocks, entry, [])).toBe(1);
+    expect(firstOpen(blocks, entry, ["inner-prop"])).toBe(2);
+    expect(firstOpen(blocks, entry, ["inner-prop", "disc-turn"])).toBe(3);
+  });
+
+  it("rests after each set but the last", () => {
+    expect([4, 5, 6, 10].map((done) => endsSet(block({}), done))).toEqual([false, true, false, false]);
+  });
+
+  it("beats the rhythm of rehearsals and balls; a check is all balls", () => {
+    const short = block({ rung: "short", repsPerSet: 4, balls: 2 });
+    const rhythm = { rehearsals: 3, balls: 1 };
+    expect([0, 1, 2, 3, 4].map((done) => nextIsBall(short, done, rhythm))).toEqual([false, false, false, true, false]);
+    expect(nextIsBall(block({ kind: "check", balls: 10 }), 0, rhythm)).toBe(true);
+    expect(nextIsBall(block({}), 3, rhythm)).toBe(false);
+  });
+
+  it("makes identifiers the server takes", () => {
+    expect(newId()).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
+    expect(newId()).not.toBe(newId());
+  });
+});
+
+describe("what is kept on the phone", () => {
+  beforeEach(() => localStorage.clear());
+
+  it("survives a reload, for its own plan and day only", () => {
+    const draft = { id: newId(), entry: withMarks(emptyEntry("p", "2026-12-01"), 0, "+") };
+    keepDraft(draft);
+    expect(loadDraft("p", "2026-12-01")).toEqual(draft);
+    expect(loadDraft("p", "2026-12-02")).toBeNull();
+    localStorage.setItem("hodegon-session", "{broken");
+    expect(loadDraft("p", "2026-12-01")).toBeNull();
+  });
+});
