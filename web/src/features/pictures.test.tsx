@@ -44,8 +44,22 @@ describe("the thread", () => {
   const thread: Thread = {
     series: [{ id: "s", label: "slice", unit: "%", better: "lower" }],
     knots: [
-      { lessonId: "1", heldOn: "2026-11-01", focus: [], before: { s: point(60) }, after: { s: point(40) }, done },
-      { lessonId: "2", heldOn: "2026-11-15", focus: [], before: { s: point(5) }, after: {}, done: { ...done, doneReps: 0 } },
+      {
+        lessonId: "1",
+        heldOn: "2026-11-01",
+        focus: [],
+        before: { s: point(60) },
+        after: { s: point(40) },
+        done,
+      },
+      {
+        lessonId: "2",
+        heldOn: "2026-11-15",
+        focus: [],
+        before: { s: point(5) },
+        after: {},
+        done: { ...done, doneReps: 0 },
+      },
     ],
   };
   const box = { width: 1000, left: 0, right: 0, top: 0, bottom: 100 };

@@ -1,6 +1,16 @@
 import { beforeEach, describe, expect, it } from "vitest";
 import type { PlanBlock } from "@/api/types";
-import { emptyEntry, endsSet, firstOpen, keepDraft, loadDraft, marksOf, newId, nextIsBall, withMarks } from "./session";
+import {
+  emptyEntry,
+  endsSet,
+  firstOpen,
+  keepDraft,
+  loadDraft,
+  marksOf,
+  newId,
+  nextIsBall,
+  withMarks,
+} from "./session";
 
 const block = (part: Partial<PlanBlock>): PlanBlock => ({
   fault: "sway",
@@ -42,7 +52,13 @@ describe("a session", () => {
   it("beats the rhythm of rehearsals and balls; a check is all balls", () => {
     const short = block({ rung: "short", repsPerSet: 4, balls: 2 });
     const rhythm = { rehearsals: 3, balls: 1 };
-    expect([0, 1, 2, 3, 4].map((done) => nextIsBall(short, done, rhythm))).toEqual([false, false, false, true, false]);
+    expect([0, 1, 2, 3, 4].map((done) => nextIsBall(short, done, rhythm))).toEqual([
+      false,
+      false,
+      false,
+      true,
+      false,
+    ]);
     expect(nextIsBall(block({ kind: "check", balls: 10 }), 0, rhythm)).toBe(true);
     expect(nextIsBall(block({}), 3, rhythm)).toBe(false);
   });

@@ -23,7 +23,12 @@ const PLAN: Plan = {
     { rung: "prepare", fault: "stiff-trail-hip", drill: "seated-hip-roll", why: "" },
   ],
   days: [
-    { date: "2026-12-01", place: "home", minutes: 10, blocks: [block("sway", "feel"), block("sway", "feel", "check")] },
+    {
+      date: "2026-12-01",
+      place: "home",
+      minutes: 10,
+      blocks: [block("sway", "feel"), block("sway", "feel", "check")],
+    },
     {
       date: "2026-12-05",
       place: "range",
