@@ -1,5 +1,6 @@
 package app.hodegon.core.practice;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
@@ -9,11 +10,13 @@ import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashMap;
+import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.stream.Collectors;
 
 /**
  * The chance of being through each gate by the next lesson: the share of simulated students of this level who are,
@@ -33,56 +36,85 @@ public final class Forecast {
      * a gate are left out.
      */
     public static Map<Step, Double> of(Plan plan, Level level) {
-        Map<Step, Integer> through = new HashMap<>();
+        Map<Fault, List<Step>> ladders = plan.route().stream()
+                .filter(s -> s.gate().isPresent())
+                .collect(Collectors.groupingBy(Step::fault, LinkedHashMap::new, Collectors.toList()));
+        Map<Fault, int[]> through = new EnumMap<>(Fault.class);
+        ladders.forEach((fault, steps) -> through.put(fault, new int[steps.size()]));
         Random random = new Random(SEED);
         for (int i = 0; i < STUDENTS; i++) {
-            for (Step step : walk(plan, Learner.draw(level, random), random)) through.merge(step, 1, Integer::sum);
+            Walk walk = new Walk(Learner.draw(level, random), ladders);
+            for (Day day : plan.days()) {
+                boolean kept = random.nextDouble() < DAYS_KEPT;
+                walk.day(day, kept);
+            }
+            walk.countInto(through);
         }
-        Map<Step, Double> chances = new java.util.LinkedHashMap<>();
-        for (Step step : plan.route()) {
-            if (step.gate().isPresent()) chances.put(step, through.getOrDefault(step, 0) / (double) STUDENTS);
-        }
+        Map<Step, Double> chances = new LinkedHashMap<>();
+        ladders.forEach((fault, steps) -> {
+            for (int i = 0; i < steps.size(); i++) {
+                chances.put(steps.get(i), through.get(fault)[i] / (double) STUDENTS);
+            }
+        });
         return chances;
     }
 
-    /** One student's way through the plan; the steps whose gates were passed. */
-    private static List<Step> walk(Plan plan, Learner learner, Random random) {
-        List<Step> passed = new ArrayList<>();
-        Map<Step, List<CheckSet>> sets = new HashMap<>();
-        for (Day day : plan.days()) {
-            boolean kept = random.nextDouble() < DAYS_KEPT;
+    /** One student's way through the plan. */
+    private static final class Walk {
+        private final Learner learner;
+        private final Map<Fault, List<Step>> ladders;
+        private final Map<Fault, Integer> passed = new EnumMap<>(Fault.class);
+        private final Map<Fault, List<CheckSet>> checks = new EnumMap<>(Fault.class);
+
+        Walk(Learner learner, Map<Fault, List<Step>> ladders) {
+            this.learner = learner;
+            this.ladders = ladders;
+            ladders.keySet().forEach(fault -> {
+                passed.put(fault, 0);
+                checks.put(fault, new ArrayList<>());
+            });
+        }
+
+        void day(Day day, boolean kept) {
             learner.wakeUp();
-            if (!kept) continue;
+            if (!kept) return;
             for (Block block : day.blocks()) {
-                Optional<Step> step = workedOn(plan, block, day.place(), passed);
-                if (step.isEmpty()) continue;
+                List<Step> ladder = ladders.get(block.fault());
+                if (ladder == null) continue;
+                int at = workedOn(ladder, passed.get(block.fault()), day.place());
+                if (at < 0) continue;
+                Step step = ladder.get(at);
+                if (block.kind() != Kind.CHECK) {
+                    learner.learn(block.fault(), step.rung(), block.reps());
+                    continue;
+                }
                 int good = 0;
-                for (boolean rep : learner.practise(block.fault(), step.get().rung(), block.reps())) if (rep) good++;
-                if (block.kind() == Kind.CHECK) check(step.get(), day.date(), block, good, sets, passed);
+                for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps())) if (rep) good++;
+                check(step, at, day.date(), good, block.reps());
             }
         }
-        return passed;
-    }
 
-    private static void check(
-            Step step, LocalDate on, Block block, int good, Map<Step, List<CheckSet>> sets, List<Step> passed) {
-        List<CheckSet> done = sets.computeIfAbsent(step, s -> new ArrayList<>());
-        done.add(new CheckSet(on, step.fault(), step.drill(), step.rung(), good, block.reps(), Optional.empty()));
-        boolean through = step.gate()
-                .filter(gate -> Standing.of(gate, done) == Standing.PASSED)
-                .isPresent();
-        if (through && !passed.contains(step)) passed.add(step);
-    }
+        /** The first step not passed, or the highest below it that needs no ball where there is none; −1 for none. */
+        private static int workedOn(List<Step> ladder, int passed, Place place) {
+            for (int at = Math.min(passed, ladder.size() - 1); at >= 0; at--) {
+                if (!ladder.get(at).rung().withBall() || place.ballsAllowed()) return at;
+            }
+            return -1;
+        }
 
-    /** The first step of this block's fault not yet passed, unless it needs a ball and the place has none. */
-    private static Optional<Step> workedOn(Plan plan, Block block, Place place, List<Step> passed) {
-        List<Step> open = plan.route().stream()
-                .filter(s -> s.fault() == block.fault() && s.gate().isPresent())
-                .toList();
-        Optional<Step> next = open.stream().filter(s -> !passed.contains(s)).findFirst();
-        if (next.isPresent() && (!next.get().rung().withBall() || place.ballsAllowed())) return next;
-        return open.stream()
-                .filter(s -> !s.rung().withBall() || place.ballsAllowed())
-                .reduce((a, b) -> b);
+        private void check(Step step, int at, LocalDate on, int good, int of) {
+            if (at != passed.get(step.fault())) return;
+            List<CheckSet> done = checks.get(step.fault());
+            done.add(new CheckSet(on, step.fault(), step.drill(), step.rung(), good, of, Optional.empty()));
+            if (Standing.of(step.gate().orElseThrow(), done) != Standing.PASSED) return;
+            passed.merge(step.fault(), 1, Integer::sum);
+            done.clear();
+        }
+
+        void countInto(Map<Fault, int[]> through) {
+            passed.forEach((fault, count) -> {
+                for (int i = 0; i < count; i++) through.get(fault)[i]++;
+            });
+        }
     }
 }

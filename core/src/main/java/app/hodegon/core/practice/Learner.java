@@ -4,7 +4,6 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Level;
 import java.util.EnumMap;
-import java.util.HashMap;
 import java.util.Map;
 import java.util.Random;
 
@@ -22,7 +21,7 @@ public final class Learner {
     private final double start;
     private final double ceiling;
     private final double repsToLearn;
-    private final Map<Fault, Map<Rung, Double>> reps = new HashMap<>();
+    private final Map<Fault, Map<Rung, Double>> reps = new EnumMap<>(Fault.class);
     private double today;
 
     private Learner(Random random, double start, double ceiling, double repsToLearn) {
@@ -72,6 +71,11 @@ public final class Learner {
         }
         done.merge(rung, (double) (count - (count - 1) / 5 * 5), Double::sum);
         return good;
+    }
+
+    /** So many reps whose outcome nobody counts. */
+    void learn(Fault fault, Rung rung, int count) {
+        reps.computeIfAbsent(fault, f -> new EnumMap<>(Rung.class)).merge(rung, (double) count, Double::sum);
     }
 
     /** Skill on a rung, 0 to 1, apart from the day's form. */
