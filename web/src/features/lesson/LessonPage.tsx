@@ -138,7 +138,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         </div>
       </header>
 
-      <div className="grid gap-8 lg:grid-cols-[minmax(0,1fr)_23rem]">
+      <div className="grid gap-6 md:grid-cols-[minmax(0,1fr)_17rem] lg:grid-cols-[minmax(0,1fr)_23rem] lg:gap-8">
         <div className="grid content-start gap-5">
           {view === "since" && <SinceLast lessonId={lesson.id} catalogue={catalogue} />}
           {view === "feet" && (

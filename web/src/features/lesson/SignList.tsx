@@ -88,7 +88,7 @@ export function SignList({
           data-current={current === sign.id}
           className="border-line data-[current=true]:border-l-lead flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-l-4 border-l-transparent py-1.5 pl-3"
         >
-          <div className="min-w-60 flex-1">
+          <div className="min-w-48 flex-1">
             <p className="leading-tight font-semibold">{sign.label}</p>
             <p className="text-soft text-sm leading-snug">{sign.how}</p>
           </div>

@@ -90,6 +90,15 @@ function SessionRow({ session, catalogue }: { session: Practice["sessions"][numb
   );
 }
 
+/** A rung that was left for a higher one without its gate is not called in work. */
+function standing(rung: Practice["rungs"][number], all: Practice["rungs"], order: string[]): string {
+  const higher = (other: typeof rung) =>
+    other.fault === rung.fault && order.indexOf(other.rung) > order.indexOf(rung.rung);
+  return rung.standing === "stay" && all.some(higher)
+    ? "moved on"
+    : (STANDING[rung.standing] ?? rung.standing);
+}
+
 function Gates({ rungs, catalogue }: { rungs: Practice["rungs"]; catalogue: Catalogue }) {
   return (
     <ul className="grid gap-1">
@@ -104,7 +113,11 @@ function Gates({ rungs, catalogue }: { rungs: Practice["rungs"]; catalogue: Cata
               .join(" · ")}
           </span>
           <span className={`w-24 text-right ${rung.standing === "stay" ? "" : "font-semibold"}`}>
-            {STANDING[rung.standing]}
+            {standing(
+              rung,
+              rungs,
+              catalogue.rungs.map((r) => r.id),
+            )}
           </span>
         </li>
       ))}

@@ -163,6 +163,9 @@ function KnotMark({ knot, y, onOpen }: { knot: Knot; y: (v: number) => number; o
             textAnchor="end"
             fontSize="15"
             fontWeight="700"
+            paintOrder="stroke"
+            stroke="var(--paper)"
+            strokeWidth="5"
             fill="var(--ink)"
           >
             {round(before.value)}

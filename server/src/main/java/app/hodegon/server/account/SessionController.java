@@ -1,6 +1,7 @@
 package app.hodegon.server.account;
 
 import app.hodegon.server.demo.DemoAccounts;
+import app.hodegon.server.demo.DemoAccounts.DemoAccount;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
 import jakarta.validation.Valid;
@@ -61,11 +62,6 @@ public class SessionController {
             @NotNull String name,
             @NotNull String email,
             @NotNull String role) {}
-
-    public record DemoAccount(
-            @NotNull String who,
-            @NotNull String email,
-            @NotNull String password) {}
 
     /**
      * @param account null while nobody is signed in

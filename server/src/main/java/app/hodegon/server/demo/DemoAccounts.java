@@ -1,9 +1,15 @@
 package app.hodegon.server.demo;
 
-import app.hodegon.server.account.SessionController.DemoAccount;
+import jakarta.validation.constraints.NotNull;
 import java.util.List;
 
 /** The accounts shown on the demo's sign-in page. */
 public interface DemoAccounts {
+
+    record DemoAccount(
+            @NotNull String who,
+            @NotNull String email,
+            @NotNull String password) {}
+
     List<DemoAccount> list();
 }

@@ -8,7 +8,6 @@ import app.hodegon.core.simulate.SeasonSimulator;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.account.Accounts;
-import app.hodegon.server.account.SessionController.DemoAccount;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Plans;
