@@ -1,0 +1,239 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { render } from "@testing-library/react";
+import type { ReactElement } from "react";
+import { createMemoryRouter, RouterProvider } from "react-router";
+import { vi } from "vitest";
+import type { Catalogue, Lesson, PlanBlock, Today } from "@/api/types";
+
+const drill = (name: string) => ({
+  id: "disc-turn",
+  name,
+  variations: { feel: "Hands on the chest.", short: "Low tee." },
+  setUp: "Foot on the disc.",
+  action: "Turn the disc.",
+  feel: "It screws in.",
+  good: "The disc turned.",
+  mistake: "It slid.",
+  easier: "Hold a chair.",
+  harder: "Eyes closed.",
+  cue: "Turn the disc",
+  caution: "",
+  feedback: ["touch"],
+  kit: ["disc"],
+  diagram: {
+    stance: "normal",
+    props: [{ shape: "disc", at: "trail-sole" }],
+    press: ["trail-inner"],
+    move: "turn-body",
+  },
+});
+
+export const CATALOGUE: Catalogue = {
+  version: "1",
+  checkpoints: [
+    { id: "address", label: "Address", brief: "Address" },
+    { id: "top", label: "Top", brief: "Top" },
+  ],
+  signs: [
+    { id: "hips-open-at-address", at: "address", effort: "eye", label: "Hips open", how: "Stand behind." },
+    { id: "little-hip-turn", at: "top", effort: "eye", label: "Hips hardly turn", how: "From behind." },
+    { id: "pelvis-drifts-back", at: "top", effort: "eye", label: "Pelvis slides away", how: "Face on." },
+    {
+      id: "ankle-roll-limited",
+      at: "address",
+      effort: "screen",
+      label: "Ankle cannot roll in",
+      how: "Standing.",
+    },
+  ],
+  measures: [
+    {
+      id: "trail-share",
+      label: "Load under the trail foot",
+      unit: "%",
+      atCheckpoint: true,
+      lowest: 0,
+      highest: 100,
+      sources: ["seen", "plate"],
+    },
+    {
+      id: "lead-foot-shift",
+      label: "Lead foot moved",
+      unit: "cm",
+      atCheckpoint: false,
+      lowest: 0,
+      highest: 60,
+      sources: ["seen"],
+    },
+  ],
+  sources: [
+    { id: "seen", label: "Seen by the coach" },
+    { id: "plate", label: "Pressure plate" },
+  ],
+  ballResults: [
+    { kind: "flight", id: "slice", label: "slice" },
+    { kind: "flight", id: "straight", label: "straight" },
+    { kind: "strike", id: "fat", label: "fat" },
+    { kind: "divot", id: "deep", label: "deep divot" },
+  ],
+  faults: [
+    {
+      id: "sway",
+      label: "Sway",
+      stage: "backswing",
+      what: "The pelvis slides.",
+      lookAlike: "Loading.",
+      trap: "Freezing.",
+    },
+    {
+      id: "over-the-top",
+      label: "Over the top",
+      stage: "downswing",
+      what: "Thrown out.",
+      lookAlike: "A chain.",
+      trap: "Path.",
+    },
+  ],
+  schools: [
+    { id: "early-return", label: "Load early", why: "", corridors: { address: [45, 55], top: [40, 60] } },
+    { id: "full-load", label: "Full load", why: "", corridors: { address: [45, 55], top: [70, 85] } },
+  ],
+  questions: [],
+  levels: [{ id: "improver", label: "Improver" }],
+  ageBands: [{ id: "adult", label: "Adult" }],
+  joints: [
+    { id: "knee", label: "Knee" },
+    { id: "back", label: "Lower back" },
+    { id: "balance", label: "Balance" },
+  ],
+  places: [
+    { id: "home", label: "At home" },
+    { id: "range", label: "Range" },
+  ],
+  shoes: [{ id: "soft", label: "Soft" }],
+  equipment: [{ id: "disc", label: "Flying disc" }],
+  rungs: [
+    { id: "feel", label: "Feel", rehearsals: 0, balls: 0 },
+    { id: "rehearse", label: "Rehearse", rehearsals: 0, balls: 0 },
+    { id: "short", label: "Short ball", rehearsals: 3, balls: 1 },
+  ],
+  drills: {
+    "disc-turn": drill("Disc turn"),
+    "edge-notice": { ...drill("Edge noticing"), id: "edge-notice" },
+  },
+};
+
+const moment = () => ({ readings: [], shots: { flight: {}, strike: {}, divot: {} } });
+
+export const LESSON: Lesson = {
+  id: "l1",
+  studentId: "s1",
+  studentName: "Ferris Dunmore",
+  handedness: "right",
+  heldOn: "2026-12-01",
+  entry: { approach: { pressure: "early-return" }, signs: {}, before: moment(), after: moment(), note: "" },
+  diagnosis: {
+    faults: [
+      {
+        id: "sway",
+        probability: 0.93,
+        grade: "likely",
+        for: [{ evidence: "pelvis-drifts-back", weight: 2.1, text: "Pelvis slides away" }],
+        against: [{ evidence: "feet-frozen", weight: -0.4, text: "Not seen: feet still" }],
+      },
+      { id: "over-the-top", probability: 0.3, grade: "possible", for: [], against: [] },
+    ],
+    chain: [],
+    focus: ["sway"],
+    nextLooks: [{ sign: "little-hip-turn", gain: 0.3, how: "From behind." }],
+    notes: ["Trap with sway: freezing."],
+  },
+  focus: [],
+  focusReason: "",
+};
+
+export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
+  fault: "sway",
+  drill: "disc-turn",
+  rung: "feel",
+  kind: "main",
+  sets: 1,
+  repsPerSet: 5,
+  restSeconds: 20,
+  balls: 0,
+  minutes: 1,
+  cue: "Turn the disc",
+  scored: false,
+  ...part,
+});
+
+export function todayWith(blocks: PlanBlock[], part: Partial<Today> = {}): Today {
+  const day = { date: "2026-12-02", place: "home", minutes: 12, blocks };
+  return {
+    name: "Ferris Dunmore",
+    handedness: "right",
+    date: "2026-12-02",
+    plan: {
+      id: "p1",
+      studentId: "s1",
+      lessonId: "l1",
+      from: "2026-12-01",
+      nextLesson: "2026-12-15",
+      assigned: true,
+      plan: {
+        route: [
+          {
+            rung: "feel",
+            fault: "sway",
+            drill: "disc-turn",
+            gate: { good: 8, of: 10, days: 2 },
+            why: "",
+            chance: 0.7,
+          },
+        ],
+        days: [day],
+        totals: { reps: 0, balls: 0, minutes: 0, wantedReps: 0 },
+        kit: [],
+        leftOut: [],
+        cautions: [],
+        warnings: [],
+      },
+    },
+    day,
+    why: ["The pelvis slides away."],
+    stopped: [],
+    rungs: [],
+    practised: [],
+    junior: false,
+    ...part,
+  };
+}
+
+/** Answers requests by "METHOD /path"; anything else fails the test by failing the request. */
+export function serve(answers: Record<string, unknown | ((body: unknown) => unknown)>) {
+  const calls: { request: string; body: unknown }[] = [];
+  vi.stubGlobal("fetch", async (path: string, init: RequestInit = {}) => {
+    const request = `${init.method ?? "GET"} ${path}`;
+    const body = init.body ? JSON.parse(init.body as string) : undefined;
+    calls.push({ request, body });
+    const answer = answers[request];
+    if (answer === undefined) return new Response('{"detail":"not here"}', { status: 404 });
+    if (answer instanceof Response) return answer.clone();
+    return Response.json(typeof answer === "function" ? answer(body) : answer);
+  });
+  return calls;
+}
+
+/** Shows a page at an address, with its own router and query client. */
+export function show(element: ReactElement, { path = "/", at = path, others = [] as string[] } = {}) {
+  const router = createMemoryRouter(
+    [{ path, element }, ...others.map((p) => ({ path: p, element: <p>Now at {p}</p> }))],
+    { initialEntries: [at] },
+  );
+  const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  return render(
+    <QueryClientProvider client={client}>
+      <RouterProvider router={router} />
+    </QueryClientProvider>,
+  );
+}
