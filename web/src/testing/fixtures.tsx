@@ -224,8 +224,10 @@ export function serve(answers: Record<string, unknown | ((body: unknown) => unkn
   return calls;
 }
 
+type Where = { path?: string; at?: string; others?: string[] };
+
 /** Shows a page at an address, with its own router and query client. */
-export function show(element: ReactElement, { path = "/", at = path, others = [] as string[] } = {}) {
+export function show(element: ReactElement, { path = "/", at = path, others = [] }: Where = {}) {
   const router = createMemoryRouter(
     [{ path, element }, ...others.map((p) => ({ path: p, element: <p>Now at {p}</p> }))],
     { initialEntries: [at] },

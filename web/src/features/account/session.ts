@@ -15,7 +15,6 @@ export function useEnter<T>(enter: (details: T) => Promise<Session>) {
       return enter(details);
     },
     onSuccess: (session) => {
-      client.clear();
       client.setQueryData(queries.session().queryKey, session);
       navigate("/");
     },

@@ -1,0 +1,125 @@
+import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import type { StoredPlan } from "@/api/types";
+import { block, CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import PlanPage from "./PlanPage";
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const gate = { good: 8, of: 10, days: 2 };
+const PLAN: StoredPlan = {
+  id: "p1",
+  studentId: "s1",
+  lessonId: "l1",
+  from: "2026-12-02",
+  nextLesson: "2026-12-15",
+  assigned: false,
+  plan: {
+    route: [
+      { rung: "feel", fault: "sway", drill: "disc-turn", gate, why: "works directly on sway", chance: 0.84 },
+      { rung: "short", fault: "sway", drill: "disc-turn", gate, why: "goes on", chance: 0.12 },
+    ],
+    days: [
+      {
+        date: "2026-12-02",
+        place: "home",
+        minutes: 13.3,
+        blocks: [
+          block({ drill: "edge-notice", kind: "refresh", sets: 1 }),
+          block({ sets: 14 }),
+          block({ kind: "check", sets: 2, scored: true }),
+        ],
+      },
+      {
+        date: "2026-12-05",
+        place: "range",
+        minutes: 30,
+        blocks: [
+          block({ rung: "short", sets: 24, repsPerSet: 4, balls: 24 }),
+          block({ rung: "short", kind: "check", balls: 10 }),
+        ],
+      },
+    ],
+    totals: { reps: 191, balls: 34, minutes: 43.3, wantedReps: 700 },
+    kit: [{ id: "disc", have: false, substitute: "a plastic plate" }],
+    leftOut: [{ drill: "edge-notice", reason: "needs spikes" }],
+    cautions: ["Pain means stop."],
+    warnings: [{ code: "volume-short", text: "191 of the 700 reps fit." }],
+  },
+};
+const DECIDED = { ...LESSON, focus: ["sway"] };
+
+function open(answers: Record<string, unknown>) {
+  const calls = serve({
+    "GET /api/lessons/l1": DECIDED,
+    "GET /api/catalogue?hand=right": CATALOGUE,
+    "GET /api/students/s1/practice": { sessions: [], rungs: [], stopped: [] },
+    ...answers,
+  });
+  show(<PlanPage />, { path: "/lessons/:id/plan", at: "/lessons/l1/plan" });
+  return calls;
+}
+
+describe("the plan page", () => {
+  it("asks for a decision first", async () => {
+    open({ "GET /api/lessons/l1": LESSON });
+    expect(await screen.findByText(/Decide in the/)).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Draft the plan" })).toBeNull();
+  });
+
+  it("drafts from the day after the lesson to the day chosen, and hands over", async () => {
+    const calls = open({
+      "POST /api/lessons/l1/plan": PLAN,
+      "POST /api/plans/p1/assignment": { ...PLAN, assigned: true },
+    });
+    fireEvent.click(await screen.findByRole("button", { name: "Draft the plan" }));
+    await screen.findByRole("heading", { name: "The route" });
+    expect(calls.find((c) => c.request === "POST /api/lessons/l1/plan")?.body).toEqual({
+      from: "2026-12-02",
+      nextLesson: "2026-12-15",
+    });
+    fireEvent.click(screen.getByRole("button", { name: "Hand it over" }));
+    expect(await screen.findByText("The student has it")).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Hand it over" })).toBeNull();
+  });
+
+  it("says what was refused", async () => {
+    open({
+      "POST /api/lessons/l1/plan": new Response('{"detail":"nextLesson must be after from."}', {
+        status: 422,
+      }),
+    });
+    fireEvent.click(await screen.findByRole("button", { name: "Draft the plan" }));
+    expect((await screen.findByRole("alert")).textContent).toContain("must be after");
+  });
+
+  it("reads like a plan: totals, warnings, route, kit, cautions, what was left out, days", async () => {
+    open({ "GET /api/lessons/l1/plan": PLAN });
+    await screen.findByRole("heading", { name: "The route" });
+    const text = document.body.textContent;
+    expect(text).toContain("2 days, 191 reps of which 34 balls, 43 minutes");
+    expect(text).toContain("191 of the 700 reps fit.");
+    expect(text).toContain("gate 8 of 10 on 2 days");
+    expect(text).toContain("Flying disc – instead: a plastic plate");
+    expect(text).toContain("Edge noticing: needs spikes");
+    expect(text).toContain("Pain means stop.");
+    expect(text).toContain("24 sets of 4, 24 balls");
+    expect(text).toContain("ten scored balls");
+    const stairs = screen.getByRole("img", { name: /^The climb/ });
+    expect(stairs.getAttribute("aria-label")).toContain("Feel: Disc turn, 84 % through by the next lesson");
+    expect(within(stairs).getByText("12 %")).toBeTruthy();
+  });
+
+  it("fills what was done once the student has it", async () => {
+    const session = { id: "x", day: "2026-12-02", blocks: [], balls: {}, note: "", finished: true };
+    open({
+      "GET /api/lessons/l1/plan": { ...PLAN, assigned: true },
+      "GET /api/students/s1/practice": { sessions: [session], rungs: [], stopped: [] },
+    });
+    await waitFor(() => expect(screen.getByText("done")).toBeTruthy());
+    expect(screen.getByRole("img", { name: /^The climb/ }).textContent).toContain("70 reps, done");
+  });
+});

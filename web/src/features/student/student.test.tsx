@@ -1,0 +1,196 @@
+import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import type { Practice, RosterLine, StudentProfile, Thread } from "@/api/types";
+import { plusDays, today } from "@/ui/dates";
+import { CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import RosterPage from "./RosterPage";
+import StudentFormPage from "./StudentFormPage";
+import StudentPage from "./StudentPage";
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const line = (name: string, part: Partial<RosterLine> = {}): RosterLine => ({
+  id: name,
+  name,
+  complaint: "",
+  handedness: "right",
+  level: "improver",
+  hurt: false,
+  ...part,
+});
+
+describe("the roster", () => {
+  const names = () =>
+    screen
+      .getAllByRole("row")
+      .slice(1)
+      .map((r) => within(r).getByRole("link").textContent);
+
+  it("puts pain first, then the lesson that is due", async () => {
+    serve({
+      "GET /api/students": [
+        line("Ada", { nextLesson: plusDays(today(), 9) }),
+        line("Bea", { nextLesson: today(), lastPractice: plusDays(today(), -1) }),
+        line("Cy", { hurt: true }),
+        line("Di", { nextLesson: plusDays(today(), -2) }),
+      ],
+    });
+    show(<RosterPage />);
+    await screen.findByText("Ada");
+    expect(names()).toEqual(["Cy", "Di", "Bea", "Ada"]);
+    expect(screen.getByText("today").tagName).toBe("STRONG");
+    expect(screen.getByText("yesterday")).toBeTruthy();
+    fireEvent.change(screen.getByLabelText("Find a student"), { target: { value: "be" } });
+    expect(names()).toEqual(["Bea"]);
+    fireEvent.change(screen.getByLabelText("Find a student"), { target: { value: "zz" } });
+    expect(screen.getByText(/Nobody is called/)).toBeTruthy();
+  });
+
+  it("says how to begin, and what went wrong", async () => {
+    serve({ "GET /api/students": [] });
+    show(<RosterPage />);
+    expect(await screen.findByText(/No students yet/)).toBeTruthy();
+    cleanup();
+    serve({});
+    show(<RosterPage />);
+    expect((await screen.findByRole("alert")).textContent).toContain("not here");
+  });
+});
+
+describe("a student's details", () => {
+  it("sends the week without its free days, and shows what was refused where", async () => {
+    const refusal = new Response(
+      JSON.stringify({
+        detail: "x",
+        fields: [{ field: "week.sat.minutes", message: "minutes must be 1 to 300." }],
+      }),
+      { status: 422 },
+    );
+    const calls = serve({ "GET /api/catalogue?hand=right": CATALOGUE, "POST /api/students": refusal });
+    show(<StudentFormPage />, { path: "/students/new", others: ["/students/:id"] });
+    fireEvent.change(await screen.findByLabelText("Name"), { target: { value: "Ferris" } });
+    fireEvent.click(screen.getByRole("radio", { name: "Left-handed" }));
+    fireEvent.click(screen.getByLabelText("Knee"));
+    fireEvent.change(screen.getByLabelText("Minutes on Saturday"), { target: { value: "60" } });
+    fireEvent.change(screen.getByLabelText("Place on Saturday"), { target: { value: "range" } });
+    fireEvent.change(screen.getByLabelText("Minutes on Monday"), { target: { value: "20" } });
+    fireEvent.change(screen.getByLabelText("Minutes on Monday"), { target: { value: "" } });
+    fireEvent.click(screen.getByRole("button", { name: "Add student" }));
+    expect(await screen.findByText("minutes must be 1 to 300.")).toBeTruthy();
+    const sent = calls.at(-1)?.body as StudentProfile;
+    expect(sent.week).toEqual({ sat: { minutes: 60, place: "range" } });
+    expect(sent.flags).toEqual(["knee"]);
+    expect(sent.handedness).toBe("left");
+  });
+});
+
+describe("a student's page", () => {
+  const profile: StudentProfile = {
+    name: "Ferris Dunmore",
+    handedness: "left",
+    level: "improver",
+    ageBand: "adult",
+    shoes: "soft",
+    units: "metric",
+    complaint: "Slices",
+    flags: ["knee"],
+    kit: [],
+    week: {},
+  };
+  const point = (value: number) => ({ value, low: value - 5, high: value + 5, of: 10 });
+  const thread: Thread = {
+    series: [{ id: "flight:slice", label: "Balls: slice", unit: "%", better: "lower" }],
+    knots: [
+      {
+        lessonId: "l1",
+        heldOn: "2026-11-01",
+        focus: ["sway"],
+        before: { "flight:slice": point(60) },
+        after: { "flight:slice": point(30) },
+        nextLesson: "2026-11-15",
+        done: { plannedDays: 9, doneDays: 7, plannedReps: 600, doneReps: 480 },
+      },
+    ],
+  };
+  const practice: Practice = {
+    sessions: [
+      {
+        id: "x",
+        day: "2026-11-05",
+        blocks: [
+          { block: 0, fault: "sway", drill: "disc-turn", rung: "feel", kind: "main", marks: "++--" },
+          { block: 1, fault: "sway", drill: "disc-turn", rung: "feel", kind: "check", marks: "++++++++-+" },
+        ],
+        feel: 4,
+        pain: { where: "back", score: 4, drill: "disc-turn" },
+        balls: {},
+        note: "It pulled a bit",
+        finished: true,
+      },
+    ],
+    rungs: [
+      {
+        fault: "sway",
+        rung: "feel",
+        drill: "disc-turn",
+        standing: "stay",
+        says: "",
+        sets: [{ on: "2026-11-05", good: 9, of: 10 }],
+      },
+      { fault: "sway", rung: "rehearse", drill: "disc-turn", standing: "step-back", says: "", sets: [] },
+    ],
+    stopped: ["disc-turn"],
+  };
+  const answers = {
+    "GET /api/students/s1": { id: "s1", signedUp: false, profile },
+    "GET /api/students/s1/thread": thread,
+    "GET /api/students/s1/practice": practice,
+    "GET /api/catalogue?hand=left": CATALOGUE,
+    "POST /api/students/s1/lessons": LESSON,
+    "POST /api/students/s1/invitation": { token: "one-time" },
+    "DELETE /api/students/s1/stops/disc-turn": {},
+  };
+  const open = () =>
+    show(<StudentPage />, { path: "/students/:id", at: "/students/s1", others: ["/lessons/:id"] });
+
+  it("answers whether it is working", async () => {
+    serve(answers);
+    open();
+    expect(await screen.findByText("Left-handed · improver · adult · take care: knee")).toBeTruthy();
+    const picture = screen.getByRole("img", { name: /Balls: slice/ });
+    expect(picture.getAttribute("aria-label")).toContain("before 60 %, after 30 %");
+    expect(
+      within(screen.getByRole("table", { hidden: true, name: "" })).getByText("7 of 9 days, 480 reps"),
+    ).toBeTruthy();
+  });
+
+  it("shows pain first, and practice with its gates", async () => {
+    const calls = serve(answers);
+    open();
+    expect(await screen.findByText("Disc turn is stopped: pain 4 of 10, lower back.")).toBeTruthy();
+    const row = screen.getByRole("row", { name: /It pulled a bit/ });
+    expect(row.textContent).toContain("79 %9 of 10rather clearPain 4 of 10, lower back.");
+    expect(screen.getByText("moved on")).toBeTruthy();
+    expect(screen.getByText("step back")).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Lift the stop" }));
+    await waitFor(() => expect(calls.some((c) => c.request.startsWith("DELETE"))).toBe(true));
+  });
+
+  it("begins a lesson", async () => {
+    serve(answers);
+    open();
+    fireEvent.click(await screen.findByRole("button", { name: "Begin a lesson" }));
+    expect(await screen.findByText("Now at /lessons/:id")).toBeTruthy();
+  });
+
+  it("invites by a link and a picture of it", async () => {
+    serve(answers);
+    open();
+    fireEvent.click(await screen.findByRole("button", { name: "Invite to the phone" }));
+    expect(await screen.findByText(/\/welcome\/one-time$/)).toBeTruthy();
+    expect(screen.getByTitle("Invitation as a picture for the camera")).toBeTruthy();
+  });
+});
