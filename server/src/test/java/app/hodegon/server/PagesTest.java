@@ -1,0 +1,56 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.ValueSource;
+import tools.jackson.databind.JsonNode;
+
+/** The interface's own files and addresses, and the vocabulary. */
+@ExtendWith(RunningServer.class)
+class PagesTest {
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/", "/students", "/lessons/7/plan", "/welcome/some-token", "/sign-in"})
+    void everyAddressOfTheInterfaceIsThePage(String path, Client client) {
+        assertThat(client.get(path).expect(200).contentType()).startsWith("text/html");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"/assets/none.js", "/none.png", "/robots.txt"})
+    void filesThatAreNotThereAreNotThePage(String path, Client client) {
+        client.get(path).expect(404);
+    }
+
+    @Test
+    void theVocabularyIsSaidForTheHand(Client client) {
+        client.get("/api/catalogue").refused(401);
+        client.student();
+        JsonNode right = client.get("/api/catalogue?hand=right").expect(200).body();
+        JsonNode left = client.get("/api/catalogue?hand=left").expect(200).body();
+        assertThat(right.toString())
+                .doesNotContain("{lead}")
+                .doesNotContain("{trail}")
+                .doesNotContain("{away}");
+        assertThat(right.at("/drills/disc-turn/action").asString()).contains("clockwise");
+        assertThat(left.at("/drills/disc-turn/action").asString()).contains("anticlockwise");
+        assertThat(right.path("faults")).hasSize(18);
+        assertThat(right.path("checkpoints")).hasSize(8);
+        assertThat(right.path("drills").size()).isGreaterThanOrEqualTo(18);
+        client.get("/api/catalogue?hand=both").refused(422);
+    }
+
+    @Test
+    void thePhoneKnowsTodayAndAnyOtherDay(Client client) {
+        client.signIn("petra@demo.example", "demo-student");
+        JsonNode today = client.get("/api/me/today").expect(200).body();
+        assertThat(today.path("day").isNull()).as("she practises every day").isFalse();
+        assertThat(today.path("why").get(0).asString()).isNotBlank();
+        JsonNode later = client.get("/api/me/today?date=2099-01-01").expect(200).body();
+        assertThat(later.path("day").isNull()).isTrue();
+        assertThat(later.path("nextDay").isNull()).isTrue();
+        client.get("/api/me/today?date=tomorrow").refused(400);
+    }
+}
