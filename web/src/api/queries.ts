@@ -40,6 +40,7 @@ export const queries = {
     queryOptions({
       queryKey: ["lessons", id, "progress"],
       queryFn: () => api.get<Progress>(`/api/lessons/${id}/progress`),
+      staleTime: 0,
     }),
   lessonPlan: (id: string) =>
     queryOptions({

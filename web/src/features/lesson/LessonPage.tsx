@@ -140,7 +140,13 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
 
       <div className="grid gap-6 md:grid-cols-[minmax(0,1fr)_17rem] lg:grid-cols-[minmax(0,1fr)_23rem] lg:gap-8">
         <div className="grid content-start gap-5">
-          {view === "since" && <SinceLast lessonId={lesson.id} catalogue={catalogue} />}
+          {view === "since" &&
+            // Asked for only once everything is saved: an answer on half of the balls would stay.
+            (work.state === "saved" ? (
+              <SinceLast lessonId={lesson.id} catalogue={catalogue} />
+            ) : (
+              <Loading what="Saving" />
+            ))}
           {view === "feet" && (
             <FeetPanel entry={entry} catalogue={catalogue} hand={lesson.handedness as Hand} />
           )}
