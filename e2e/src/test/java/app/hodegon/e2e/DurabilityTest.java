@@ -25,6 +25,7 @@ import tools.jackson.databind.json.JsonMapper;
 class DurabilityTest {
 
     private static final int ROUNDS = 20;
+    private static final String QUICK_START = "--spring.main.lazy-initialization=true";
     private static final JsonMapper JSON = new JsonMapper();
 
     /** A signed-in client of a server that comes back on other ports. */
@@ -65,7 +66,7 @@ class DurabilityTest {
         String directory = "--hodegon.data=" + data;
         String planId;
         LocalDate today;
-        ServerProcess server = ServerProcess.start(log, directory);
+        ServerProcess server = ServerProcess.start(log, directory, QUICK_START);
         try {
             Client coach = new Client(server.base());
             JsonNode plan = planFor(coach, server.base());
@@ -80,7 +81,7 @@ class DurabilityTest {
                                 planId, today.plusDays(1), "+".repeat(round + 1)));
                 server.kill();
                 sent.add(session);
-                server = ServerProcess.start(log, directory);
+                server = ServerProcess.start(log, directory, QUICK_START);
                 assertThat(storedReps(new Client(server.base()).signIn("coach@x.example"), plan))
                         .as("after round " + round)
                         .hasSize(sent.size())
