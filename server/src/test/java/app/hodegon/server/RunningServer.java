@@ -40,6 +40,7 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
                                 HodegonApplication.class,
                                 "--server.port=0",
                                 "--spring.profiles.active=demo",
+                                "--hodegon.data=target/test-data",
                                 "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1")),
                         Started.class);
     }
