@@ -27,7 +27,7 @@ import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
-import java.util.LinkedHashSet;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -160,26 +160,27 @@ public final class SeasonSimulator {
 
     private List<PracticeSession> practise(Plan plan, LocalDate today, boolean last) {
         List<PracticeSession> sessions = new ArrayList<>();
-        boolean sore = false;
+        Set<String> stopped = new HashSet<>();
         for (Day day : plan.days()) {
             boolean kept = random.nextDouble() < persona.keepsDays();
             learner.wakeUp();
             if (!kept || !day.date().isBefore(today)) continue;
-            boolean hurts = last && persona.getsSore() && !sore && sessions.size() == 1;
-            sore |= hurts;
-            PracticeSession session = session(day, hurts);
+            boolean hurts = last && persona.getsSore() && stopped.isEmpty() && sessions.size() == 1;
+            PracticeSession session = session(day, hurts, stopped);
+            if (session.blocks().isEmpty()) continue;
+            // What hurt is left alone until the coach has looked, which the running plan has not seen yet.
+            session.pain().ifPresent(p -> stopped.add(p.drill()));
             checks.addAll(session.checks());
             sessions.add(session);
         }
         return List.copyOf(sessions);
     }
 
-    private PracticeSession session(Day day, boolean hurts) {
+    private PracticeSession session(Day day, boolean hurts, Set<String> stopped) {
         List<BlockResult> results = new ArrayList<>();
-        Set<String> drills = new LinkedHashSet<>();
         for (int i = 0; i < day.blocks().size(); i++) {
             Block block = day.blocks().get(i);
-            drills.add(block.drill());
+            if (stopped.contains(block.drill())) continue;
             results.add(new BlockResult(i, block.fault(), block.drill(), block.rung(), block.kind(), marks(block)));
         }
         int reps = results.stream().mapToInt(BlockResult::reps).sum();
