@@ -71,7 +71,9 @@ function SessionRow({ session, catalogue }: { session: Practice["sessions"][numb
     <tr className="border-line border-b align-baseline">
       <td className="py-1.5 pr-3 whitespace-nowrap">{shortDay(session.day)}</td>
       <td className="pr-3">{marks.length}</td>
-      <td className="pr-3 whitespace-nowrap">{marks.length > 0 ? `${Math.round((100 * good) / marks.length)} %` : "–"}</td>
+      <td className="pr-3 whitespace-nowrap">
+        {marks.length > 0 ? `${Math.round((100 * good) / marks.length)} %` : "–"}
+      </td>
       <td className="pr-3 whitespace-nowrap">
         {checks
           .map((b) => `${[...b.marks].filter((m) => m === "+").length} of ${b.marks.length}`)
