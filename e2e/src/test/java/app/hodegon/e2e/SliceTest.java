@@ -25,7 +25,10 @@ class SliceTest {
     @BeforeAll
     static void start() {
         server = ServerProcess.start(directory.resolve("run.log"), "--hodegon.data=" + directory);
-        demo = ServerProcess.start(directory.resolve("demo.log"), "--spring.profiles.active=demo");
+        demo = ServerProcess.start(
+                directory.resolve("demo.log"),
+                "--spring.profiles.active=demo",
+                "--hodegon.data=" + directory.resolve("demo"));
     }
 
     @AfterAll
