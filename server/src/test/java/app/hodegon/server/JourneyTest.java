@@ -84,6 +84,10 @@ class JourneyTest {
         coach.put("/api/lessons/" + next + "/entry", entry(4)).expect(200);
         JsonNode progress =
                 coach.get("/api/lessons/" + next + "/progress").expect(200).body();
+        assertThat(progress.at("/done/plannedDays").asInt())
+                .as("a day done counts as due")
+                .isEqualTo(1);
+        assertThat(progress.at("/done/doneDays").asInt()).isEqualTo(1);
         JsonNode slice = progress.path("changes")
                 .valueStream()
                 .filter(c -> c.path("id").asString().equals("flight:slice"))

@@ -32,7 +32,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** What lessons and the practice between them say together. */
@@ -82,11 +84,14 @@ class ProgressService {
         LocalDate today = LocalDate.now(clock);
         LocalDate end = until.isBefore(today) ? until : today;
         List<PracticeSession> sessions = practice.ofPlan(plan.id());
-        List<PlanView.DayView> due =
-                plan.plan().days().stream().filter(d -> d.date().isBefore(end)).toList();
+        Set<LocalDate> practised = sessions.stream().map(PracticeSession::day).collect(Collectors.toSet());
+        // A day done already counts as due, today's among them: never more done than planned.
+        List<PlanView.DayView> due = plan.plan().days().stream()
+                .filter(d -> d.date().isBefore(end) || practised.contains(d.date()))
+                .toList();
         return new Done(
                 due.size(),
-                (int) sessions.stream().map(PracticeSession::day).distinct().count(),
+                practised.size(),
                 due.stream()
                         .flatMap(d -> d.blocks().stream())
                         .mapToInt(PlanView.BlockView::reps)
