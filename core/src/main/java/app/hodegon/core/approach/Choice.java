@@ -6,22 +6,62 @@ import java.util.List;
 
 /** An answer to one of the questions on which good coaches disagree. The first of each question is the default. */
 public enum Choice implements Identified {
-    HOLD_INNER(Question.TRAIL_EDGE, "hold-inner", "Hold the inner edge"),
-    LET_FLATTEN(Question.TRAIL_EDGE, "let-flatten", "Let the foot flatten"),
-    ROLL_LOW(Question.TRAIL_HEEL, "roll-low", "Roll in and stay low"),
-    RELEASE_UP(Question.TRAIL_HEEL, "release-up", "Let the heel come up"),
-    TOE_THEN_HEEL(Question.LEAD_LANDING, "toe-then-heel", "Toe, then heel"),
-    ANKLE(Question.LEAD_LANDING, "ankle", "Under the ankle"),
-    EVEN(Question.ADDRESS_SPLIT, "even", "Even"),
-    LEAD_BIASED(Question.ADDRESS_SPLIT, "lead-biased", "Lead side"),
-    BRISK(Question.BACKSWING_TEMPO, "brisk", "Brisk"),
-    UNHURRIED(Question.BACKSWING_TEMPO, "unhurried", "Unhurried"),
-    FLARED(Question.TRAIL_FOOT_SET, "flared", "Flared"),
-    SQUARE(Question.TRAIL_FOOT_SET, "square", "Square"),
-    MAY_LIFT(Question.LEAD_HEEL, "may-lift", "May lift"),
-    STAYS_DOWN(Question.LEAD_HEEL, "stays-down", "Stays down"),
-    FLOWING(Question.CHANGE_OVER, "flowing", "Flowing"),
-    PAUSE_DRILLS_OK(Question.CHANGE_OVER, "pause-drills-ok", "Pauses allowed as a drill");
+    HOLD_INNER(
+            Question.TRAIL_EDGE,
+            "hold-inner",
+            "Hold the inner edge",
+            "Gives the player something to feel: the inner edge, from the first move to the top."),
+    LET_FLATTEN(
+            Question.TRAIL_EDGE,
+            "let-flatten",
+            "Let the foot flatten",
+            "Forcing the inner edge can block the turn; the foot may flatten, but never past flat."),
+    ROLL_LOW(
+            Question.TRAIL_HEEL,
+            "roll-low",
+            "Roll in and stay low",
+            "The foot rolls in and stays near the ground, which keeps the posture."),
+    RELEASE_UP(
+            Question.TRAIL_HEEL,
+            "release-up",
+            "Let the heel come up",
+            "Gets a player who is stuck on the trail foot off it at once; watch that the body does not stand up with it."),
+    TOE_THEN_HEEL(
+            Question.LEAD_LANDING,
+            "toe-then-heel",
+            "Toe, then heel",
+            "Toe keeps the hips closed, heel then opens them: the right order comes by itself."),
+    ANKLE(
+            Question.LEAD_LANDING,
+            "ankle",
+            "Under the ankle",
+            "Under the ankle from the start; keeps a player off the toes who tends to slide with the hips shut."),
+    EVEN(
+            Question.ADDRESS_SPLIT,
+            "even",
+            "Even",
+            "Nothing to undo before the swing begins; fits every school but the centred one."),
+    LEAD_BIASED(
+            Question.ADDRESS_SPLIT,
+            "lead-biased",
+            "Lead side",
+            "Starts where a centred swing stays. Not for a player who falls back: it cannot be held."),
+    BRISK(Question.BACKSWING_TEMPO, "brisk", "Brisk", "A very slow backswing forces a sudden change of direction."),
+    UNHURRIED(Question.BACKSWING_TEMPO, "unhurried", "Unhurried", "For the player who snatches the club away."),
+    FLARED(Question.TRAIL_FOOT_SET, "flared", "Flared", "Kinder to knee and hip, and frees the turn."),
+    SQUARE(Question.TRAIL_FOOT_SET, "square", "Square", "A firmer stop to turn against; asks more of the hip."),
+    MAY_LIFT(Question.LEAD_HEEL, "may-lift", "May lift", "Frees the hips of a stiff player."),
+    STAYS_DOWN(
+            Question.LEAD_HEEL,
+            "stays-down",
+            "Stays down",
+            "Keeps the turn short and the way back simple, for a player who turns easily."),
+    FLOWING(Question.CHANGE_OVER, "flowing", "Flowing", "The lower body starts down before the hands have stopped."),
+    PAUSE_DRILLS_OK(
+            Question.CHANGE_OVER,
+            "pause-drills-ok",
+            "Pauses allowed as a drill",
+            "A pause shows the player where the load is; it stays a drill and never becomes the swing.");
 
     /** The questions beside the pressure school. */
     public enum Question implements Identified {
@@ -61,11 +101,13 @@ public enum Choice implements Identified {
     private final Question question;
     private final String id;
     private final String label;
+    private final String why;
 
-    Choice(Question question, String id, String label) {
+    Choice(Question question, String id, String label, String why) {
         this.question = question;
         this.id = id;
         this.label = label;
+        this.why = why;
     }
 
     @Override
@@ -79,5 +121,10 @@ public enum Choice implements Identified {
 
     public String label() {
         return label;
+    }
+
+    /** Why a coach would answer so. */
+    public String why() {
+        return why;
     }
 }

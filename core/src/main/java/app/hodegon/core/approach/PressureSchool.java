@@ -34,7 +34,14 @@ public enum PressureSchool implements Identified {
      * @param low lower end, %
      * @param high upper end, %
      */
-    public record Corridor(double low, double high) {}
+    public record Corridor(double low, double high) {
+
+        /** How far a share lies outside, %; positive above, negative below, 0 within. */
+        public double beyond(double share) {
+            if (share > high) return share - high;
+            return share < low ? share - low : 0;
+        }
+    }
 
     private final String id;
     private final String label;

@@ -264,7 +264,8 @@ public final class Catalogue {
         return Collections.unmodifiableMap(shownBy.getOrDefault(showing, Map.of()));
     }
 
-    double leak(Showing showing) {
+    /** Chance that this shows with none of its faults behind it. */
+    public double leak(Showing showing) {
         return leaks.get(showing);
     }
 

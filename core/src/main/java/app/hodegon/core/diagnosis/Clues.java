@@ -18,9 +18,6 @@ import org.hipparchus.special.Beta;
 /** Turns what was observed into clues with likelihoods. */
 final class Clues {
 
-    /** Chance that a coach answers a sign wrongly either way; keeps a single slip from deciding everything. */
-    private static final double SLIP = 0.02;
-
     /*
      * Per-ball rate of a result when its pattern is there (mean 0.4) and when it is only the odd ball (mean 0.09),
      * as beta distributions; working assumptions. The likelihood of a tally is then beta-binomial.
@@ -45,12 +42,12 @@ final class Clues {
         return CAUSES.get(showing);
     }
 
-    static List<Clue> of(Observations seen, PressureSchool school) {
+    static List<Clue> of(Observations seen, PressureSchool school, Repeatability repeatability) {
         List<Clue> clues = new ArrayList<>();
         seen.signs().forEach((sign, yes) -> addSign(clues, sign, yes));
         for (Showing showing : Catalogue.standard().showings()) {
             if (showing instanceof Showing.OfLimit of) {
-                for (Reading reading : seen.readings()) addReading(clues, of, reading, school);
+                for (Reading reading : seen.readings()) addReading(clues, of, reading, school, repeatability);
             } else if (showing instanceof Showing.OfBalls of) {
                 addBalls(clues, of, seen.shots());
             }
@@ -63,13 +60,24 @@ final class Clues {
         Cause cause = CAUSES.get(showing);
         if (cause == null) return;
         String text = yes ? sign.label() : "Not seen: " + lowerFirst(sign.label());
-        clues.add(new Clue(sign.id(), showing, cause, yes ? 1 - SLIP : SLIP, yes ? SLIP : 1 - SLIP, text));
+        clues.add(new Clue(
+                sign.id(),
+                showing,
+                cause,
+                yes ? 1 - Sign.CHANCE_OF_SLIP : Sign.CHANCE_OF_SLIP,
+                yes ? Sign.CHANCE_OF_SLIP : 1 - Sign.CHANCE_OF_SLIP,
+                text));
     }
 
-    private static void addReading(List<Clue> clues, Showing.OfLimit showing, Reading reading, PressureSchool school) {
+    private static void addReading(
+            List<Clue> clues,
+            Showing.OfLimit showing,
+            Reading reading,
+            PressureSchool school,
+            Repeatability repeatability) {
         Limit limit = showing.limit();
         if (limit.measure() != reading.measure() || !limit.at().equals(reading.at())) return;
-        OptionalDouble sem = Repeatability.sem(reading.measure(), reading.source());
+        OptionalDouble sem = repeatability.sem(reading.measure(), reading.source());
         double value = limit.value(school);
         double beyond = limit.side() == Limit.Side.ABOVE ? reading.value() - value : value - reading.value();
         // A measure nobody has a repeatability for (a ruler at the wall) is taken as good to one unit.

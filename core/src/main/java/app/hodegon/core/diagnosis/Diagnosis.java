@@ -24,9 +24,16 @@ public record Diagnosis(
     public record ChainLink(Fault from, Fault to, double strength) {}
 
     /**
-     * @param gain expected fall in the entropy of the candidates, in bits, by answering this sign
+     * @param gain expected fall in the entropy of the candidates, in bits
+     * @param how where to stand and what to watch, for the student's hand
      */
-    public record NextLook(Sign sign, double gain, String how) {}
+    public record NextLook(Look look, double gain, String how) {
+
+        /** Gain per effort. */
+        public double worth() {
+            return gain / look.cost();
+        }
+    }
 
     public Finding of(Fault fault) {
         return faults.stream().filter(f -> f.fault() == fault).findFirst().orElseThrow();

@@ -3,10 +3,9 @@ package app.hodegon.core.diagnosis;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Diagnosis.ChainLink;
 import app.hodegon.core.diagnosis.Diagnosis.Finding;
-import app.hodegon.core.diagnosis.Diagnosis.NextLook;
 import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Repeatability;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
@@ -19,29 +18,33 @@ public final class Diagnostician {
     /** Evidence that moves a fault's log-odds by less is not worth a coach's reading time. */
     private static final double WORTH_SAYING = 0.05;
 
-    /** The next look tells these many leading candidates apart. */
-    private static final int CANDIDATES = 5;
-
-    private static final int LOOKS = 8;
-    private static final double[] BEFORE =
-            Posterior.after(List.of()).calibrated().probabilities();
+    private static final int LOOKS = 12;
 
     private final PressureSchool school;
+    private final Repeatability repeatability;
     private final Handedness hand;
+    private final LookAhead lookAhead;
 
+    /** With the assumed repeatabilities. */
     public Diagnostician(PressureSchool school, Handedness hand) {
+        this(school, Repeatability.ASSUMED, hand);
+    }
+
+    public Diagnostician(PressureSchool school, Repeatability repeatability, Handedness hand) {
         this.school = school;
+        this.repeatability = repeatability;
         this.hand = hand;
+        this.lookAhead = new LookAhead(school, repeatability, hand);
     }
 
     /** The diagnosis; total for any observations, contradictory ones included. */
     public Diagnosis diagnose(Observations seen) {
-        List<Clue> clues = Clues.of(seen, school);
+        List<Clue> clues = Clues.of(seen, school, repeatability);
         Posterior posterior = Posterior.after(clues);
         Posterior.Calibrated believed = posterior.calibrated();
-        double[] probability = believed.probabilities();
+        Joint joint = new Joint(posterior, believed);
 
-        List<Finding> findings = findings(clues, posterior, probability);
+        List<Finding> findings = findings(clues, joint, believed.probabilities());
         List<Fault> likely = findings.stream()
                 .filter(f -> f.grade() == Grade.LIKELY)
                 .map(Finding::fault)
@@ -51,14 +54,15 @@ public final class Diagnostician {
                 findings,
                 chain(believed, findings),
                 focus,
-                clues.isEmpty() ? List.of() : nextLooks(seen, posterior, believed),
+                lookAhead.looks(seen, posterior, joint, believed).stream()
+                        .limit(LOOKS)
+                        .toList(),
                 notes(likely, focus, seen));
     }
 
-    private List<Finding> findings(List<Clue> clues, Posterior posterior, double[] probability) {
+    private List<Finding> findings(List<Clue> clues, Joint joint, double[] probability) {
         Map<Clue, double[]> without = new HashMap<>();
-        for (Clue clue : clues)
-            without.put(clue, posterior.without(clue).calibrated().probabilities());
+        for (Clue clue : clues) without.put(clue, joint.without(clue).probabilities());
         List<Finding> findings = new ArrayList<>();
         for (Fault fault : Fault.values()) {
             double p = probability[fault.ordinal()];
@@ -124,48 +128,6 @@ public final class Diagnostician {
         return List.copyOf(focus);
     }
 
-    private List<NextLook> nextLooks(Observations seen, Posterior posterior, Posterior.Calibrated believed) {
-        List<Fault> candidates = candidates(believed.probabilities());
-        List<NextLook> looks = new ArrayList<>();
-        for (Sign sign : Sign.values()) {
-            Cause cause = Clues.cause(new Showing.OfSign(sign));
-            if (cause == null || seen.signs().containsKey(sign)) continue;
-            double gain = expectedGain(believed, posterior.withAbsent(cause).calibrated(), candidates);
-            looks.add(new NextLook(sign, gain, hand.say(sign.how())));
-        }
-        looks.sort(Comparator.comparingDouble(l -> -l.gain() / l.sign().effort().cost()));
-        return looks.stream().limit(LOOKS).toList();
-    }
-
-    /** The faults that the evidence raised, most probable first; all of them when it raised none. */
-    private static List<Fault> candidates(double[] probability) {
-        List<Fault> raised = Arrays.stream(Fault.values())
-                .filter(f -> probability[f.ordinal()] > BEFORE[f.ordinal()])
-                .sorted(Comparator.comparingDouble(f -> -probability[f.ordinal()]))
-                .limit(CANDIDATES)
-                .toList();
-        return raised.isEmpty() ? List.of(Fault.values()) : raised;
-    }
-
-    /** Expected fall, in bits, of the summed binary entropies of the candidates. */
-    private static double expectedGain(
-            Posterior.Calibrated believed, Posterior.Calibrated whenAbsent, List<Fault> candidates) {
-        double absent = whenAbsent.total() / believed.total();
-        double gain = 0;
-        for (Fault fault : candidates) {
-            double p = believed.probability(fault);
-            double ifAbsent = whenAbsent.probability(fault);
-            double ifPresent = (p - absent * ifAbsent) / (1 - absent);
-            gain += entropy(p) - absent * entropy(ifAbsent) - (1 - absent) * entropy(ifPresent);
-        }
-        return Math.max(0, gain);
-    }
-
-    private static double entropy(double p) {
-        if (p <= 0 || p >= 1) return 0;
-        return -(p * Math.log(p) + (1 - p) * Math.log(1 - p)) / Math.log(2);
-    }
-
     private List<String> notes(List<Fault> likely, List<Fault> focus, Observations seen) {
         List<String> notes = new ArrayList<>();
         if (seen.equals(Observations.NONE)) {
@@ -176,7 +138,12 @@ public final class Diagnostician {
         if (seen.signs().getOrDefault(Sign.BACK_SORENESS, false)) {
             notes.add("Sore lower back: ease the session now; pain that stays belongs to a doctor or physiotherapist.");
         }
-        for (Fault fault : focus) notes.add("Trap with " + fault.label().toLowerCase() + ": " + hand.say(fault.trap()));
+        if (seen.signs().getOrDefault(Sign.LEAD_HEAVY_AT_ADDRESS, false)
+                && (likely.contains(Fault.HANGING_BACK) || likely.contains(Fault.REVERSE_PIVOT))) {
+            notes.add("Starts with the load on the {lead} foot, where it cannot be held: begin even before anything"
+                    + " else is changed.");
+        }
+        for (Fault fault : focus) notes.add("Trap with " + fault.label().toLowerCase() + ": " + fault.trap());
         for (Fault fault : likely) {
             focus.stream()
                     .filter(root ->
@@ -185,6 +152,6 @@ public final class Diagnostician {
                     .ifPresent(root -> notes.add(fault.label() + " can come from "
                             + root.label().toLowerCase() + ": let it wait and look again once that has changed."));
         }
-        return notes;
+        return notes.stream().map(hand::say).toList();
     }
 }

@@ -9,14 +9,14 @@ import app.hodegon.core.swing.Identified;
 public enum Fault implements Identified {
     STIFF_TRAIL_ANKLE(
             "stiff-trail-ankle",
-            "Stiff trail ankle",
+            "Stiff {trail} ankle",
             Stage.BODY,
             "The {trail} ankle cannot roll inwards, so the foot has to push up and around instead.",
             "A player who could roll in but never learned to: the wall test separates the two.",
             "Forcing the range. Work it gently, away from the ball; pain goes to a physiotherapist."),
     STIFF_TRAIL_HIP(
             "stiff-trail-hip",
-            "Stiff trail hip",
+            "Stiff {trail} hip",
             Stage.BODY,
             "The {trail} hip has little inward rotation, so the turn has to come from somewhere else.",
             "A hip that turns freely sitting down but not in the swing is a habit, not a stiff hip.",
@@ -51,7 +51,7 @@ public enum Fault implements Identified {
             "Telling the player to keep it on the {lead} side: that is how it started. A sore back comes first."),
     NO_LOAD(
             "no-load",
-            "Trail foot never loaded",
+            "{Trail} foot never loaded",
             Stage.BACKSWING,
             "The player hangs over the {lead} side throughout and chops down on the ball.",
             "A reverse pivot looks the same at the top but falls back at the finish.",
@@ -128,7 +128,7 @@ public enum Fault implements Identified {
             "Leaning back on the heels at address: spread the load over the whole foot instead."),
     LEAD_FOOT_SPIN(
             "lead-foot-spin",
-            "Lead foot spins out",
+            "{Lead} foot spins out",
             Stage.DOWNSWING,
             "The {lead} foot lifts and twists back, the body leans away and the hands flip.",
             "Stuck inside also hooks, but there the {lead} foot stays where it was.",
@@ -164,6 +164,7 @@ public enum Fault implements Identified {
         return id;
     }
 
+    /** The name in use, in lead/trail placeholders. */
     public String label() {
         return label;
     }

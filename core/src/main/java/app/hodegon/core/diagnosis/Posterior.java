@@ -29,26 +29,42 @@ final class Posterior {
         return new Posterior(potential);
     }
 
-    /** The same without a clue that was taken in. */
-    Posterior without(Clue clue) {
-        int at = clue.cause().clique();
-        double[] off = clue.cause().off();
-        double[] table = potential[at].clone();
-        for (int s = 0; s < table.length; s++) table[s] /= clue.likelihood(off[s]);
-        return replacing(at, table);
-    }
-
-    /** The same with a showing known to be absent; its {@link Calibrated#total()} falls by the chance of that. */
-    Posterior withAbsent(Cause cause) {
-        double[] off = cause.off();
-        double[] table = potential[cause.clique()].clone();
-        for (int s = 0; s < table.length; s++) table[s] *= off[s];
-        return replacing(cause.clique(), table);
-    }
-
-    private Posterior replacing(int at, double[] table) {
+    /** The same with a fault known to be there. */
+    Posterior given(Fault fault) {
+        int at = TREE.home(fault);
+        int bit = TREE.cliques().get(at).bit(fault);
         double[][] next = potential.clone();
-        next[at] = table;
+        next[at] = potential[at].clone();
+        for (int s = 0; s < next[at].length; s++) if ((s & bit) == 0) next[at][s] = 0;
+        return new Posterior(next);
+    }
+
+    /**
+     * What an outcome of a look says of a showing's causes.
+     *
+     * @param present likelihood of the outcome when the showing is there
+     * @param absent likelihood when it is not
+     */
+    record Likelihood(Cause cause, double present, double absent) {
+
+        /** By combination of the cause's clique. */
+        double[] factor() {
+            double[] factor = cause.off().clone();
+            for (int s = 0; s < factor.length; s++) factor[s] = present + (absent - present) * factor[s];
+            return factor;
+        }
+    }
+
+    /** The same with more seen; its {@link Calibrated#total()} falls by the chance of that. */
+    Posterior with(List<Likelihood> seen) {
+        double[][] next = potential.clone();
+        for (Likelihood one : seen) {
+            int at = one.cause().clique();
+            double[] factor = one.factor();
+            double[] table = next[at].clone();
+            for (int s = 0; s < table.length; s++) table[s] *= factor[s];
+            next[at] = table;
+        }
         return new Posterior(next);
     }
 
@@ -69,7 +85,8 @@ final class Posterior {
             Clique clique = cliques.get(i);
             if (clique.parent() < 0) continue;
             double[] update = sumOnto(belief[clique.parent()], clique.parentToSeparator(), clique.separatorStates());
-            for (int s = 0; s < update.length; s++) update[s] /= sent[i][s];
+            // What was impossible on the way up stays so: 0/0 is 0.
+            for (int s = 0; s < update.length; s++) update[s] = sent[i][s] == 0 ? 0 : update[s] / sent[i][s];
             multiply(belief[i], clique.toSeparator(), update);
         }
         return new Calibrated(belief, total);

@@ -238,6 +238,9 @@ public enum Sign implements Identified {
             "Clearly short of inward rotation in the {trail} hip",
             "Seated, thigh still: swing the {trail} foot outwards and compare with the other side.");
 
+    /** Chance that a coach answers a sign wrongly either way; keeps a single slip from deciding everything. */
+    public static final double CHANCE_OF_SLIP = 0.02;
+
     private final String id;
     private final Checkpoint at;
     private final Effort effort;

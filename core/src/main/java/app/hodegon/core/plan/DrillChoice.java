@@ -56,7 +56,8 @@ final class DrillChoice {
                 .sorted()
                 .toList();
         if (!clash.isEmpty()) {
-            return Optional.of("would make " + clash.get(0).label().toLowerCase() + " worse");
+            return Optional.of(
+                    student.hand().say("would make " + clash.get(0).label().toLowerCase() + " worse"));
         }
         List<Joint> joints = drill.neverWith().stream()
                 .filter(student.flags()::contains)

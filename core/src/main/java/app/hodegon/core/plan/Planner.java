@@ -300,23 +300,21 @@ public final class Planner {
             if (first == Fault.HANGING_BACK && request.approach().has(Choice.LEAD_BIASED)) {
                 warn(
                         "trap",
-                        student.hand()
-                                .say("Starting on the {lead} foot is not used in this plan: it cannot be held there and"
-                                        + " the fall back grows."));
+                        "Starting on the {lead} foot is not used in this plan: it cannot be held there and the fall back"
+                                + " grows.");
             }
             if (first == Fault.HANGING_BACK
                     && !request.likely().contains(Fault.EARLY_EXTENSION)
                     && request.approach().has(Choice.ROLL_LOW)) {
                 warn(
                         "suggest-release-up",
-                        student.hand()
-                                .say("Letting the {trail} heel come up would get this student off the {trail} foot"
-                                        + " sooner; it is an answer of your approach."));
+                        "Letting the {trail} heel come up would get this student off the {trail} foot sooner; it is an"
+                                + " answer of your approach.");
             }
         }
 
         private void warn(String code, String text) {
-            warnings.add(new Warning(code, text));
+            warnings.add(new Warning(code, student.hand().say(text)));
         }
 
         private List<Kit> kit(List<Day> days) {

@@ -120,6 +120,6 @@ final class RouteFinder {
         if (drill.careWith().stream().anyMatch(request.student().flags()::contains)) {
             reasons.add("at half the volume for the flagged joint");
         }
-        return String.join("; ", reasons);
+        return request.student().hand().say(String.join("; ", reasons));
     }
 }

@@ -1,9 +1,7 @@
 package app.hodegon.core.progress;
 
-import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Repeatability;
-import app.hodegon.core.swing.Source;
 import java.util.OptionalInt;
 import org.hipparchus.distribution.continuous.NormalDistribution;
 import org.hipparchus.distribution.continuous.TDistribution;
@@ -42,9 +40,9 @@ public record Comparison(double difference, double low, double high, Verdict ver
      *
      * @throws IllegalArgumentException if nothing is known about how well a source repeats this measure
      */
-    public static Comparison ofReadings(Reading first, Reading second, Better better) {
-        double semFirst = sem(first.measure(), first.source());
-        double semSecond = sem(second.measure(), second.source());
+    public static Comparison ofReadings(Reading first, Reading second, Better better, Repeatability repeatability) {
+        double semFirst = sem(repeatability, first);
+        double semSecond = sem(repeatability, second);
         double difference = second.value() - first.value();
         double half = Z * Math.hypot(semFirst / Math.sqrt(first.swings()), semSecond / Math.sqrt(second.swings()));
         double variance = semFirst * semFirst + semSecond * semSecond;
@@ -57,10 +55,12 @@ public record Comparison(double difference, double low, double high, Verdict ver
                 Math.min(first.swings(), second.swings()));
     }
 
-    private static double sem(Measure measure, Source source) {
-        return Repeatability.sem(measure, source)
-                .orElseThrow(() -> new IllegalArgumentException("No repeatability is known for " + measure.id()
-                        + " read as " + source.id() + "; compare a list of values instead (kind \"sample\")."));
+    private static double sem(Repeatability repeatability, Reading reading) {
+        return repeatability
+                .sem(reading.measure(), reading.source())
+                .orElseThrow(() -> new IllegalArgumentException(
+                        "No repeatability is known for " + reading.measure().id() + " read as "
+                                + reading.source().id() + "; compare a list of values instead (kind \"sample\")."));
     }
 
     /** Two proportions: Newcombe's hybrid score interval from Wilson intervals (Newcombe 1998, method 10). */

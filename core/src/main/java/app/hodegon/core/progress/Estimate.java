@@ -14,9 +14,9 @@ public record Estimate(double value, double low, double high) {
     private static final double Z = new NormalDistribution().inverseCumulativeProbability(1 - (1 - CONFIDENCE) / 2);
 
     /** The mean of some readings, ± 1.96·SEM/√swings; empty where no repeatability is known. */
-    public static Optional<Estimate> of(Reading reading) {
+    public static Optional<Estimate> of(Reading reading, Repeatability repeatability) {
         double root = Math.sqrt(reading.swings());
-        return Repeatability.sem(reading.measure(), reading.source()).stream()
+        return repeatability.sem(reading.measure(), reading.source()).stream()
                 .mapToObj(sem -> new Estimate(
                         reading.value(), reading.value() - Z * sem / root, reading.value() + Z * sem / root))
                 .findFirst();

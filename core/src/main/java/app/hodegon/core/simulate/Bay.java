@@ -126,7 +126,7 @@ final class Bay {
     }
 
     private Reading read(Measure measure, Optional<Checkpoint> at, double truth, Source source) {
-        double error = Repeatability.sem(measure, source).orElse(0) / Math.sqrt(SWINGS);
+        double error = Repeatability.ASSUMED.sem(measure, source).orElse(0) / Math.sqrt(SWINGS);
         double read = truth + error * random.nextGaussian();
         double kept = Math.max(
                 Math.max(0, measure.quantity().lowest()),

@@ -5,9 +5,9 @@ public enum Checkpoint implements Identified {
     ADDRESS("address", "Address", "Address"),
     TRIGGER("trigger", "Trigger", "Trigger"),
     HIP_BACK("hip-back", "Hands at hip, going back", "Hip back"),
-    ARM_BACK("arm-back", "Lead arm level, going back", "Arm back"),
+    ARM_BACK("arm-back", "{Lead} arm level, going back", "Arm back"),
     TOP("top", "Top", "Top"),
-    ARM_DOWN("arm-down", "Lead arm level, coming down", "Arm down"),
+    ARM_DOWN("arm-down", "{Lead} arm level, coming down", "Arm down"),
     IMPACT("impact", "Impact", "Impact"),
     FINISH("finish", "Finish", "Finish");
 
@@ -26,6 +26,7 @@ public enum Checkpoint implements Identified {
         return id;
     }
 
+    /** The name in full, in lead/trail placeholders. */
     public String label() {
         return label;
     }

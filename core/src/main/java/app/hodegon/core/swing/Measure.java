@@ -2,13 +2,13 @@ package app.hodegon.core.swing;
 
 /** What can be measured in a swing. Lead share is 100 − trail share, so only the trail foot's is stored. */
 public enum Measure implements Identified {
-    TRAIL_SHARE("trail-share", "Load under the trail foot", Quantity.SHARE, true),
-    TRAIL_TOE("trail-toe", "Trail foot's load in its front half", Quantity.SHARE, true),
-    LEAD_TOE("lead-toe", "Lead foot's load in its front half", Quantity.SHARE, true),
-    TRAIL_OUTER("trail-outer", "Trail foot's load on its outer half", Quantity.SHARE, true),
-    LEAD_OUTER("lead-outer", "Lead foot's load on its outer half", Quantity.SHARE, true),
-    PEAK_TRAIL_SHARE("peak-trail-share", "Highest trail share before impact", Quantity.SHARE, false),
-    RECENTRE_LEAD("recentre-lead", "Back through even before the lead arm is level", Quantity.TIME, false),
+    TRAIL_SHARE("trail-share", "Load under the {trail} foot", Quantity.SHARE, true),
+    TRAIL_TOE("trail-toe", "{Trail} foot's load in its front half", Quantity.SHARE, true),
+    LEAD_TOE("lead-toe", "{Lead} foot's load in its front half", Quantity.SHARE, true),
+    TRAIL_OUTER("trail-outer", "{Trail} foot's load on its outer half", Quantity.SHARE, true),
+    LEAD_OUTER("lead-outer", "{Lead} foot's load on its outer half", Quantity.SHARE, true),
+    PEAK_TRAIL_SHARE("peak-trail-share", "Highest load under the {trail} foot before impact", Quantity.SHARE, false),
+    RECENTRE_LEAD("recentre-lead", "Back through even before the {lead} arm is level", Quantity.TIME, false),
     PELVIS_DRIFT("pelvis-drift", "Pelvis travel away from the target", Quantity.TRAVEL, true),
     HEAD_DRIFT("head-drift", "Head travel away from the target", Quantity.TRAVEL, true),
     HIP_TURN("hip-turn", "Hip turn", Quantity.TURN, true),
@@ -16,13 +16,13 @@ public enum Measure implements Identified {
     HIP_LINE("hip-line", "Hip line, open is plus", Quantity.TURN, true),
     PELVIS_THRUST("pelvis-thrust", "Pelvis travel towards the ball", Quantity.TRAVEL, true),
     POSTURE_RISE("posture-rise", "Forward bend lost", Quantity.POSTURE, true),
-    LEAD_FOOT_SHIFT("lead-foot-shift", "Lead foot moved from its mark", Quantity.FOOT, false),
-    TRAIL_HEEL_LIFT("trail-heel-lift", "Trail heel off the ground", Quantity.FOOT, true),
+    LEAD_FOOT_SHIFT("lead-foot-shift", "{Lead} foot moved from its mark", Quantity.FOOT, false),
+    TRAIL_HEEL_LIFT("trail-heel-lift", "{Trail} heel off the ground", Quantity.FOOT, true),
     BACKSWING_TIME("backswing-time", "Backswing time", Quantity.TIME, false),
     DOWNSWING_TIME("downswing-time", "Downswing time", Quantity.TIME, false),
     TEMPO_RATIO("tempo-ratio", "Backswing to downswing", Quantity.RATIO, false),
     STANCE_RATIO("stance-ratio", "Stance over pelvis width", Quantity.RATIO, false),
-    ANKLE_REACH("ankle-reach", "Knee to wall, trail ankle", Quantity.REACH, false),
+    ANKLE_REACH("ankle-reach", "Knee to wall, {trail} ankle", Quantity.REACH, false),
     CARRY("carry", "Carry", Quantity.DISTANCE, false),
     OFFLINE("offline", "Miss from the target line", Quantity.DISTANCE, false);
 
@@ -43,6 +43,7 @@ public enum Measure implements Identified {
         return id;
     }
 
+    /** What is measured, in lead/trail placeholders. */
     public String label() {
         return label;
     }

@@ -1,7 +1,9 @@
 package app.hodegon.core.swing;
 
+import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * One value of a measure, averaged over some swings of one source.
@@ -19,32 +21,25 @@ public record Reading(Measure measure, Optional<Checkpoint> at, double value, So
         Quantity quantity = measure.quantity();
         if (!(value >= quantity.lowest() && value <= quantity.highest())) {
             throw new IllegalArgumentException("%s must lie between %s and %s %s."
-                    .formatted(measure.label(), plain(quantity.lowest()), plain(quantity.highest()), quantity.unit()));
+                    .formatted(measure.id(), plain(quantity.lowest()), plain(quantity.highest()), quantity.unit()));
         }
         if (swings < 1 || swings > 200) throw new IllegalArgumentException("swings must be 1 to 200.");
         if (measure.atCheckpoint() && at.isEmpty()) {
-            throw new IllegalArgumentException(measure.label() + " needs a checkpoint (at): "
+            throw new IllegalArgumentException(measure.id() + " needs a checkpoint (at): "
                     + String.join(", ", Identified.ids(Checkpoint.class)) + ".");
         }
         if (!measure.atCheckpoint() && at.isPresent()) {
             throw new IllegalArgumentException(
-                    measure.label() + " belongs to the whole swing: leave the checkpoint" + " (at) empty.");
+                    measure.id() + " belongs to the whole swing: leave the checkpoint" + " (at) empty.");
         }
-        if (Repeatability.sem(measure, source).isEmpty() && source != Source.MONITOR && hasAnySource(measure)) {
+        List<Source> sources = Repeatability.sources(quantity);
+        if (!sources.isEmpty() && !sources.contains(source) && source != Source.MONITOR) {
             throw new IllegalArgumentException("%s cannot be read as \"%s\"; accepted sources: %s."
                     .formatted(
-                            measure.label(),
+                            measure.id(),
                             source.id(),
-                            String.join(
-                                    ", ",
-                                    Repeatability.sources(measure).stream()
-                                            .map(Source::id)
-                                            .toList())));
+                            sources.stream().map(Source::id).collect(Collectors.joining(", "))));
         }
-    }
-
-    private static boolean hasAnySource(Measure measure) {
-        return !Repeatability.sources(measure).isEmpty();
     }
 
     private static String plain(double number) {

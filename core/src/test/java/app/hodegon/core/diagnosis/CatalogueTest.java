@@ -61,7 +61,7 @@ class CatalogueTest {
             if (!(showing instanceof Showing.OfLimit of)) continue;
             Limit limit = of.limit();
             assertThat(limit.measure().atCheckpoint()).isEqualTo(limit.at().isPresent());
-            assertThat(Repeatability.sources(limit.measure()).isEmpty())
+            assertThat(Repeatability.sources(limit.measure().quantity()).isEmpty())
                     .isEqualTo(limit.measure().id().equals("ankle-reach"));
         }
     }

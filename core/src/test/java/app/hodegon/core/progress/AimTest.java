@@ -9,6 +9,7 @@ import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
 import java.util.Optional;
 import org.junit.jupiter.api.Test;
@@ -54,7 +55,8 @@ class AimTest {
 
     @Test
     void anEstimateCarriesItsInterval() {
-        Estimate share = Estimate.of(reading(Measure.TRAIL_SHARE, Checkpoint.TOP, 70, Source.SEEN))
+        Estimate share = Estimate.of(
+                        reading(Measure.TRAIL_SHARE, Checkpoint.TOP, 70, Source.SEEN), Repeatability.ASSUMED)
                 .orElseThrow();
         // 1.96 · 8 / √4
         assertThat(share.high() - share.value()).isCloseTo(7.84, within(0.01));
@@ -63,7 +65,7 @@ class AimTest {
         assertThat(balls.low()).isCloseTo(23.66, within(0.01));
         assertThat(balls.high()).isCloseTo(76.34, within(0.01));
         assertThat(Estimate.of(new Comparison.Count(0, 10)).low()).isCloseTo(0, within(1e-9));
-        assertThat(Estimate.of(reading(Measure.TEMPO_RATIO, null, 3, Source.CLIP)))
+        assertThat(Estimate.of(reading(Measure.TEMPO_RATIO, null, 3, Source.CLIP), Repeatability.ASSUMED))
                 .isEmpty();
     }
 }

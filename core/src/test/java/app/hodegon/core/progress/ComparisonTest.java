@@ -8,6 +8,7 @@ import app.hodegon.core.progress.Comparison.Count;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
 import java.util.Optional;
 import java.util.Random;
@@ -22,7 +23,8 @@ class ComparisonTest {
 
     @Test
     void readingsCountFromTheCombinedErrorOn() {
-        Comparison seen = Comparison.ofReadings(share(45, Source.SEEN, 3), share(30, Source.SEEN, 3), Better.LOWER);
+        Comparison seen = Comparison.ofReadings(
+                share(45, Source.SEEN, 3), share(30, Source.SEEN, 3), Better.LOWER, Repeatability.ASSUMED);
         assertThat(seen.difference()).isEqualTo(-15);
         assertThat(seen.low()).isCloseTo(-27.8, within(0.05));
         assertThat(seen.high()).isCloseTo(-2.2, within(0.05));
@@ -32,7 +34,8 @@ class ComparisonTest {
 
     @Test
     void aFeltChangeOfTheSameSizeCannotTellAndSaysHowManySwingsWould() {
-        Comparison felt = Comparison.ofReadings(share(45, Source.FELT, 3), share(30, Source.FELT, 3), Better.LOWER);
+        Comparison felt = Comparison.ofReadings(
+                share(45, Source.FELT, 3), share(30, Source.FELT, 3), Better.LOWER, Repeatability.ASSUMED);
         assertThat(felt.verdict()).isEqualTo(Verdict.CANNOT_TELL);
         // (1.96 + 0.84)² · 2 · 12² / 15² = 10.05: eleven in each, three are there.
         assertThat(felt.toTell()).hasValue(8);
@@ -100,7 +103,7 @@ class ComparisonTest {
                 .hasMessageContaining("at least two");
         assertThatThrownBy(() -> new Count(4, 3)).hasMessageContaining("0 to 3");
         Reading ratio = new Reading(Measure.TEMPO_RATIO, Optional.empty(), 3, Source.CLIP, 3);
-        assertThatThrownBy(() -> Comparison.ofReadings(ratio, ratio, Better.LOWER))
+        assertThatThrownBy(() -> Comparison.ofReadings(ratio, ratio, Better.LOWER, Repeatability.ASSUMED))
                 .hasMessageContaining("No repeatability");
     }
 }

@@ -66,12 +66,27 @@ class SwingTest {
 
     @Test
     void harderSourcesRepeatBetterAndMisreadLess() {
-        double felt = Repeatability.sem(Measure.TRAIL_SHARE, Source.FELT).orElseThrow();
-        double plate = Repeatability.sem(Measure.TRAIL_SHARE, Source.PLATE).orElseThrow();
+        double felt =
+                Repeatability.ASSUMED.sem(Measure.TRAIL_SHARE, Source.FELT).orElseThrow();
+        double plate =
+                Repeatability.ASSUMED.sem(Measure.TRAIL_SHARE, Source.PLATE).orElseThrow();
         assertThat(plate).isLessThan(felt);
         assertThat(Source.PLATE.chanceOfMisreading()).isLessThan(Source.FELT.chanceOfMisreading());
-        assertThat(Repeatability.sources(Measure.PELVIS_DRIFT)).containsExactly(Source.SEEN, Source.CLIP);
-        assertThat(Repeatability.sources(Measure.CARRY)).isEmpty();
+        assertThat(Repeatability.sources(Quantity.TRAVEL)).containsExactly(Source.SEEN, Source.CLIP);
+        assertThat(Repeatability.sources(Quantity.DISTANCE)).isEmpty();
+    }
+
+    @Test
+    void aCoachPutsInTheirOwnRepeatability() {
+        Repeatability own = Repeatability.ASSUMED.with(Quantity.SHARE, Source.SEEN, 6);
+        assertThat(own.sem(Measure.TRAIL_SHARE, Source.SEEN)).hasValue(6);
+        assertThat(own.sem(Measure.TRAIL_SHARE, Source.PLATE)).hasValue(2.5);
+        assertThat(Repeatability.ASSUMED.sem(Measure.TRAIL_SHARE, Source.SEEN)).hasValue(8);
+        assertThatThrownBy(() -> own.with(Quantity.SHARE, Source.SEEN, 0))
+                .hasMessageContaining("between 1.6 and 40.0 %");
+        assertThatThrownBy(() -> own.with(Quantity.SHARE, Source.SEEN, Double.NaN))
+                .hasMessageContaining("between");
+        assertThatThrownBy(() -> own.with(Quantity.TRAVEL, Source.PLATE, 1)).hasMessageContaining("no source");
     }
 
     @Test

@@ -1,0 +1,30 @@
+package app.hodegon.core.simulate;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.hodegon.core.simulate.LookStudy.Result;
+import java.util.List;
+import org.junit.jupiter.api.Test;
+
+/** The study of docs/next-looks.md on fewer students. */
+class LookStudyTest {
+
+    @Test
+    void nextLooksWinAndProbabilitiesAreWhatTheySay() {
+        List<Result> results = new LookStudy(400, 8, 7).run();
+        Result looks = results.get(0);
+        for (Result other : results.subList(1, results.size())) {
+            assertThat(looks.upstreamFirst()).isGreaterThan(other.upstreamFirst() + 0.1);
+            assertThat(looks.firstIsTrue()).isGreaterThan(other.firstIsTrue());
+            assertThat(looks.brier()).isLessThan(other.brier());
+        }
+        for (Result result : results) {
+            for (int tenth = 0; tenth < 10; tenth++) {
+                if (result.given()[tenth] < 100) continue;
+                double noise = 3 * Math.sqrt(0.25 / result.given()[tenth]);
+                assertThat(result.happened()[tenth]).isCloseTo(result.meanGiven()[tenth], within(noise));
+            }
+        }
+    }
+}
