@@ -10,7 +10,7 @@ import org.openjdk.jmh.runner.Runner;
 import org.openjdk.jmh.runner.options.OptionsBuilder;
 import org.openjdk.jmh.runner.options.VerboseMode;
 
-/** Runs every benchmark and writes docs/benchmarks.md. */
+/** Runs every benchmark and study and writes their pages in docs/. */
 public final class Bench {
 
     private Bench() {}
@@ -20,6 +20,7 @@ public final class Bench {
      */
     public static void main(String[] args) throws Exception {
         Path root = Path.of(args[0]);
+        LookReport.write(root.resolve("docs"));
         List<String> lines = new ArrayList<>(List.of(
                 "# Benchmarks",
                 "",
