@@ -63,7 +63,7 @@ class LessonsTest {
     }
 
     @Test
-    void theNextLessonKeepsTheApproachAndTheFirstOfADayCanBeTakenBack() {
+    void theNextLessonBeginsWithTheCoachsApproachAndTheFirstOfADayCanBeTakenBack() {
         String first = begin();
         coach.put(first + "/entry", ENTRY.formatted("north")).expect(200);
         String second = begin();
@@ -72,9 +72,85 @@ class LessonsTest {
                         .body()
                         .at("/entry/approach/pressure")
                         .asString())
-                .isEqualTo("full-load");
+                .as("the first lesson's school was for that lesson only")
+                .isEqualTo("early-return");
         coach.delete(second).expect(204);
         coach.get(second).refused(404);
+    }
+
+    @Test
+    void whatWasDecidedStaysOnRecordWhenTheLessonIsCorrected() {
+        String lesson = begin();
+        coach.put(lesson + "/entry", ENTRY.formatted("west")).expect(200);
+        coach.put(lesson + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"Seen last year\"}")
+                .expect(200);
+        double then =
+                probability(coach.get(lesson + "/decisions").expect(200).body().at("/0/diagnosis"), "late-recentre");
+        JsonNode corrected = coach.put(
+                        lesson + "/entry",
+                        ENTRY.formatted("west").replace("\"weight-late\":\"yes\"", "\"weight-late\":\"no\""))
+                .expect(200)
+                .body();
+        assertThat(probability(corrected.path("diagnosis"), "late-recentre")).isLessThan(then);
+        coach.put(lesson + "/focus", "{\"faults\":[\"toe-fall\"],\"reason\":\"Looked again\"}")
+                .expect(200);
+        JsonNode decisions = coach.get(lesson + "/decisions").expect(200).body();
+        assertThat(decisions).hasSize(2);
+        assertThat(decisions.at("/0/focus/0").asString()).isEqualTo("toe-fall");
+        assertThat(decisions.at("/1/reason").asString()).isEqualTo("Seen last year");
+        assertThat(decisions.at("/1/catalogueVersion").asString()).isEqualTo("1");
+        assertThat(probability(decisions.at("/1/diagnosis"), "late-recentre")).isEqualTo(then);
+    }
+
+    private static double probability(JsonNode diagnosis, String fault) {
+        return diagnosis
+                .path("faults")
+                .valueStream()
+                .filter(f -> f.path("id").asString().equals(fault))
+                .findFirst()
+                .orElseThrow()
+                .path("probability")
+                .asDouble();
+    }
+
+    @Test
+    void theFeetAreHeldAgainstTwoSchoolsAndTheLessonBefore() {
+        String first = begin();
+        coach.put(first + "/entry", ENTRY.formatted("west")).expect(200);
+        String second = begin();
+        coach.put(second + "/entry", ENTRY.formatted("west")).expect(200);
+        JsonNode feet =
+                coach.get(second + "/feet?against=early-return").expect(200).body();
+        assertThat(feet.at("/before/0/kind").asString()).isEqualTo("difference-of-school");
+        assertThat(feet.at("/before/0/beyond").asDouble()).isZero();
+        assertThat(feet.at("/after/0/reading/value").asDouble()).isEqualTo(70);
+        assertThat(feet.at("/earlier/before/readings/0/value").asDouble()).isEqualTo(80.5);
+        assertThat(coach.get(first + "/feet?against=full-load")
+                        .expect(200)
+                        .body()
+                        .path("earlier")
+                        .isNull())
+                .isTrue();
+        coach.get(second + "/feet?against=none").refused(422);
+    }
+
+    @Test
+    void theHipLineIsAnsweredForTheHand() {
+        String lesson = begin();
+        JsonNode line = coach.get(lesson + "/hip-line?degrees=9&wanted=straight")
+                .expect(200)
+                .body();
+        assertThat(line.path("press").asString()).isEqualTo("lead-toe");
+        assertThat(line.path("texts").toString()).contains("right toes");
+        assertThat(coach.get(lesson + "/hip-line?degrees=0&wanted=straight")
+                        .expect(200)
+                        .body()
+                        .path("press")
+                        .isNull())
+                .isTrue();
+        coach.get(lesson + "/hip-line?degrees=400&wanted=straight").refused(400);
+        coach.get(lesson + "/hip-line?degrees=much&wanted=straight").refused(400);
+        coach.get(lesson + "/hip-line?degrees=1&wanted=hook").refused(422);
     }
 
     @Test

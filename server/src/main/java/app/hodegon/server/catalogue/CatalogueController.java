@@ -4,6 +4,7 @@ import app.hodegon.core.approach.Choice.Question;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
@@ -24,10 +25,12 @@ import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
 import app.hodegon.server.catalogue.CatalogueView.BallResultView;
 import app.hodegon.server.catalogue.CatalogueView.CheckpointView;
+import app.hodegon.server.catalogue.CatalogueView.ChoiceView;
 import app.hodegon.server.catalogue.CatalogueView.DiagramView;
 import app.hodegon.server.catalogue.CatalogueView.DrillView;
 import app.hodegon.server.catalogue.CatalogueView.EquipmentView;
 import app.hodegon.server.catalogue.CatalogueView.FaultInfo;
+import app.hodegon.server.catalogue.CatalogueView.FlightView;
 import app.hodegon.server.catalogue.CatalogueView.MeasureView;
 import app.hodegon.server.catalogue.CatalogueView.Named;
 import app.hodegon.server.catalogue.CatalogueView.PropView;
@@ -67,15 +70,13 @@ class CatalogueController {
         return new CatalogueView(
                 Catalogue.VERSION,
                 Arrays.stream(Checkpoint.values())
-                        .map(c -> new CheckpointView(c.id(), c.label(), c.brief()))
+                        .map(c -> new CheckpointView(c.id(), hand.say(c.label()), c.brief()))
                         .toList(),
                 Arrays.stream(Sign.values())
                         .map(s -> new SignView(
                                 s.id(), s.at().id(), s.effort().id(), hand.say(s.label()), hand.say(s.how())))
                         .toList(),
-                Arrays.stream(Measure.values())
-                        .map(CatalogueController::measure)
-                        .toList(),
+                Arrays.stream(Measure.values()).map(m -> measure(m, hand)).toList(),
                 named(Source.values(), Source::label),
                 Arrays.stream(BallResult.values())
                         .map(r -> new BallResultView(r.kind().id(), r.id(), r.label()))
@@ -83,7 +84,7 @@ class CatalogueController {
                 Arrays.stream(Fault.values())
                         .map(f -> new FaultInfo(
                                 f.id(),
-                                f.label(),
+                                hand.say(f.label()),
                                 f.stage().name().toLowerCase(Locale.ROOT),
                                 hand.say(f.what()),
                                 hand.say(f.lookAlike()),
@@ -97,8 +98,11 @@ class CatalogueController {
                                 q.id(),
                                 q.label(),
                                 q.choices().stream()
-                                        .map(c -> new Named(c.id(), c.label()))
+                                        .map(c -> new ChoiceView(c.id(), c.label(), c.why()))
                                         .toList()))
+                        .toList(),
+                Arrays.stream(HipLine.Flight.values())
+                        .map(f -> new FlightView(f.id(), f.label(), f.low(), f.high()))
                         .toList(),
                 named(Level.values(), Level::label),
                 named(AgeBand.values(), AgeBand::label),
@@ -123,15 +127,17 @@ class CatalogueController {
         return values.stream().map(Identified::id).sorted().toList();
     }
 
-    private static MeasureView measure(Measure measure) {
+    private static MeasureView measure(Measure measure, Handedness hand) {
         return new MeasureView(
                 measure.id(),
-                measure.label(),
+                hand.say(measure.label()),
                 measure.quantity().unit(),
                 measure.atCheckpoint(),
                 measure.quantity().lowest(),
                 measure.quantity().highest(),
-                Repeatability.sources(measure).stream().map(Source::id).toList());
+                Repeatability.sources(measure.quantity()).stream()
+                        .map(Source::id)
+                        .toList());
     }
 
     private static SchoolView school(PressureSchool school) {

@@ -15,6 +15,7 @@ public record CatalogueView(
         @NotNull List<FaultInfo> faults,
         @NotNull List<SchoolView> schools,
         @NotNull List<QuestionView> questions,
+        @NotNull List<FlightView> flights,
         @NotNull List<Named> levels,
         @NotNull List<Named> ageBands,
         @NotNull List<Named> joints,
@@ -75,7 +76,25 @@ public record CatalogueView(
     public record QuestionView(
             @NotNull String id,
             @NotNull String label,
-            @NotNull List<Named> choices) {}
+            @NotNull List<ChoiceView> choices) {}
+
+    /** An answer, the default one first. */
+    public record ChoiceView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String why) {}
+
+    /**
+     * A flight to set up for.
+     *
+     * @param low the most closed hip line that fits, °, open is plus
+     * @param high the most open one
+     */
+    public record FlightView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull double low,
+            @NotNull double high) {}
 
     public record EquipmentView(@NotNull String id, @NotNull String label, String substitute) {}
 

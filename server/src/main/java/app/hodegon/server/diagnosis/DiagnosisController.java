@@ -7,6 +7,8 @@ import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.http.Invalid;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Size;
@@ -14,6 +16,7 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -21,6 +24,12 @@ import org.springframework.web.bind.annotation.RestController;
 /** The calculator: what was seen in, the diagnosis out; stores nothing. */
 @RestController
 public class DiagnosisController {
+
+    private final Approaches approaches;
+
+    DiagnosisController(Approaches approaches) {
+        this.approaches = approaches;
+    }
 
     /** Everything may be left out. */
     record DiagnosisRequest(
@@ -31,7 +40,7 @@ public class DiagnosisController {
             @Valid ShotsEntry shots) {}
 
     @PostMapping("/api/diagnosis")
-    DiagnosisView diagnose(@Valid @RequestBody DiagnosisRequest request) {
+    DiagnosisView diagnose(@AuthenticationPrincipal Account coach, @Valid @RequestBody DiagnosisRequest request) {
         Handedness hand = request.handedness() == null
                 ? Handedness.RIGHT
                 : Invalid.in("handedness", () -> Identified.of(Handedness.class, request.handedness()));
@@ -42,7 +51,8 @@ public class DiagnosisController {
                 request.shots() == null
                         ? ShotsEntry.NONE.tally("shots")
                         : request.shots().tally("shots"));
-        return DiagnosisView.of(new Diagnostician(approach.school(), hand).diagnose(seen));
+        return DiagnosisView.of(
+                new Diagnostician(approach.school(), approaches.repeatability(coach.id()), hand).diagnose(seen));
     }
 
     /** Reads an approach; answers left out take their defaults. */

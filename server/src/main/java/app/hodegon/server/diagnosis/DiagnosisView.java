@@ -1,8 +1,11 @@
 package app.hodegon.server.diagnosis;
 
 import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Diagnosis.NextLook;
 import app.hodegon.core.diagnosis.Evidence;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Look;
+import app.hodegon.core.swing.Checkpoint;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
@@ -13,6 +16,7 @@ public record DiagnosisView(
         @NotNull List<ChainView> chain,
         @NotNull List<String> focus,
         @NotNull List<NextLookView> nextLooks,
+        @NotNull List<NextReadingView> nextReadings,
         @NotNull List<String> notes) {
 
     public record FaultView(
@@ -32,10 +36,44 @@ public record DiagnosisView(
             @NotNull String to,
             @NotNull double strength) {}
 
+    /**
+     * @param gain expected fall in entropy, bits
+     * @param worth gain per effort, by which looks and readings together are ordered
+     */
     public record NextLookView(
             @NotNull String sign,
             @NotNull double gain,
-            @NotNull String how) {}
+            @NotNull double worth,
+            @NotNull String effort,
+            @NotNull String how) {
+
+        static NextLookView of(Look.AtSign look, NextLook next) {
+            return new NextLookView(
+                    look.sign().id(), next.gain(), next.worth(), look.effort().id(), next.how());
+        }
+    }
+
+    /** A measure worth taking, with its best source. */
+    public record NextReadingView(
+            @NotNull String id,
+            String at,
+            @NotNull String source,
+            @NotNull double gain,
+            @NotNull double worth,
+            @NotNull String effort,
+            @NotNull String how) {
+
+        static NextReadingView of(Look.AtMeasure look, NextLook next) {
+            return new NextReadingView(
+                    look.measure().id(),
+                    look.at().map(Checkpoint::id).orElse(null),
+                    look.source().id(),
+                    next.gain(),
+                    next.worth(),
+                    look.effort().id(),
+                    next.how());
+        }
+    }
 
     public static DiagnosisView of(Diagnosis diagnosis) {
         return new DiagnosisView(
@@ -52,7 +90,12 @@ public record DiagnosisView(
                         .toList(),
                 diagnosis.focus().stream().map(Fault::id).toList(),
                 diagnosis.nextLooks().stream()
-                        .map(l -> new NextLookView(l.sign().id(), l.gain(), l.how()))
+                        .filter(l -> l.look() instanceof Look.AtSign)
+                        .map(l -> NextLookView.of((Look.AtSign) l.look(), l))
+                        .toList(),
+                diagnosis.nextLooks().stream()
+                        .filter(l -> l.look() instanceof Look.AtMeasure)
+                        .map(l -> NextReadingView.of((Look.AtMeasure) l.look(), l))
                         .toList(),
                 diagnosis.notes());
     }

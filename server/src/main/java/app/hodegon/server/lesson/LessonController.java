@@ -1,15 +1,18 @@
 package app.hodegon.server.lesson;
 
+import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.diagnosis.HipLine;
+import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.diagnosis.DiagnosisView;
-import app.hodegon.server.diagnosis.ReadingEntry;
-import app.hodegon.server.diagnosis.ShotsEntry;
+import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.LessonEntry.Moment;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -28,6 +31,7 @@ import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -88,6 +92,35 @@ class LessonController {
         return view(coach, lessons.decide(coach, id, decision.faults(), decision.reason()));
     }
 
+    @GetMapping("/lessons/{id}/decisions")
+    List<DecisionView> decisions(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return lessons.decisions(coach, id);
+    }
+
+    @GetMapping("/lessons/{id}/feet")
+    FeetView feet(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID id,
+            @RequestParam @Size(max = 20) String against) {
+        return lessons.feet(coach, id, Invalid.in("against", () -> Identified.of(PressureSchool.class, against)));
+    }
+
+    /**
+     * @param press lead-toe or lead-heel; null when the line fits
+     */
+    record HipLineView(String press, @NotNull List<String> texts) {}
+
+    @GetMapping("/lessons/{id}/hip-line")
+    HipLineView hipLine(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID id,
+            @RequestParam @Min(-90) @Max(90) double degrees,
+            @RequestParam @Size(max = 20) String wanted) {
+        HipLine line = lessons.hipLine(
+                coach, id, degrees, Invalid.in("wanted", () -> Identified.of(HipLine.Flight.class, wanted)));
+        return new HipLineView(line.press().map(Identified::id).orElse(null), line.texts());
+    }
+
     @DeleteMapping("/lessons/{id}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void delete(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
@@ -105,13 +138,13 @@ class LessonController {
                 student.hand().id(),
                 lesson.heldOn(),
                 new LessonEntry(
-                        lesson.approach().ids(), signs, moment(lesson.before()), moment(lesson.after()), lesson.note()),
+                        lesson.approach().ids(),
+                        signs,
+                        Moment.of(lesson.before()),
+                        Moment.of(lesson.after()),
+                        lesson.note()),
                 DiagnosisView.of(lessons.diagnose(lesson, student)),
                 lesson.focus().stream().map(Fault::id).toList(),
                 lesson.focusReason());
-    }
-
-    private static Moment moment(Observations seen) {
-        return new Moment(seen.readings().stream().map(ReadingEntry::of).toList(), ShotsEntry.of(seen.shots()));
     }
 }

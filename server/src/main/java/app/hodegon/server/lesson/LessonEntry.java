@@ -1,5 +1,6 @@
 package app.hodegon.server.lesson;
 
+import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.server.diagnosis.ReadingEntry;
 import app.hodegon.server.diagnosis.ShotsEntry;
 import jakarta.validation.Valid;
@@ -23,5 +24,10 @@ public record LessonEntry(
     /** One measuring moment: the first balls, or the last. */
     public record Moment(
             @NotNull @Valid @Size(max = 200) List<ReadingEntry> readings,
-            @NotNull @Valid ShotsEntry shots) {}
+            @NotNull @Valid ShotsEntry shots) {
+
+        static Moment of(Observations seen) {
+            return new Moment(seen.readings().stream().map(ReadingEntry::of).toList(), ShotsEntry.of(seen.shots()));
+        }
+    }
 }

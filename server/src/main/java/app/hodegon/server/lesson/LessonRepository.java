@@ -2,6 +2,7 @@ package app.hodegon.server.lesson;
 
 import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.LESSON_ANSWER;
+import static app.hodegon.server.db.Tables.LESSON_DECISION;
 import static app.hodegon.server.db.Tables.LESSON_READING;
 import static app.hodegon.server.db.Tables.LESSON_SHOT;
 import static app.hodegon.server.db.Tables.LESSON_SIGN;
@@ -106,9 +107,7 @@ class LessonRepository {
                         Arrays.stream(row.value1().getFocus())
                                 .map(id -> Identified.of(Fault.class, id))
                                 .toList(),
-                        row.value1().getFocusReason(),
-                        row.value1().getCatalogueVersion(),
-                        Optional.ofNullable(row.value1().getDiagnosed())));
+                        row.value1().getFocusReason()));
     }
 
     private static Map<Sign, Boolean> signs(Map<String, Boolean> rows) {
@@ -148,7 +147,6 @@ class LessonRepository {
                 .set(LESSON.NOTE, "")
                 .set(LESSON.FOCUS, new String[0])
                 .set(LESSON.FOCUS_REASON, "")
-                .set(LESSON.CATALOGUE_VERSION, Catalogue.VERSION)
                 .set(LESSON.CREATED_AT, OffsetDateTime.now(clock))
                 .execute();
         setAnswers(id, approach);
@@ -214,14 +212,43 @@ class LessonRepository {
         db.batchInsert(rows).execute();
     }
 
+    /** Makes this the lesson's focus and puts it on record with what was diagnosed then. */
     void decide(UUID id, List<Fault> focus, String reason, String diagnosed) {
+        String[] ids = focus.stream().map(Fault::id).toArray(String[]::new);
         db.update(LESSON)
-                .set(LESSON.FOCUS, focus.stream().map(Fault::id).toArray(String[]::new))
+                .set(LESSON.FOCUS, ids)
                 .set(LESSON.FOCUS_REASON, reason)
-                .set(LESSON.DIAGNOSED, diagnosed)
-                .set(LESSON.CATALOGUE_VERSION, Catalogue.VERSION)
                 .where(LESSON.ID.eq(id))
                 .execute();
+        int earlier = db.fetchCount(LESSON_DECISION, LESSON_DECISION.LESSON_ID.eq(id));
+        db.insertInto(LESSON_DECISION)
+                .set(LESSON_DECISION.LESSON_ID, id)
+                .set(LESSON_DECISION.ORDINAL, (short) (earlier + 1))
+                .set(LESSON_DECISION.DECIDED_AT, OffsetDateTime.now(clock))
+                .set(LESSON_DECISION.FOCUS, ids)
+                .set(LESSON_DECISION.REASON, reason)
+                .set(LESSON_DECISION.CATALOGUE_VERSION, Catalogue.VERSION)
+                .set(LESSON_DECISION.DIAGNOSED, diagnosed)
+                .execute();
+    }
+
+    /**
+     * @param diagnosed the diagnosis as it stood then (JSON)
+     */
+    record StoredDecision(
+            OffsetDateTime decidedAt, List<String> focus, String reason, String catalogueVersion, String diagnosed) {}
+
+    /** Everything decided in a lesson, latest first. */
+    List<StoredDecision> decisions(UUID lesson) {
+        return db.selectFrom(LESSON_DECISION)
+                .where(LESSON_DECISION.LESSON_ID.eq(lesson))
+                .orderBy(LESSON_DECISION.ORDINAL.desc())
+                .fetch(row -> new StoredDecision(
+                        row.getDecidedAt(),
+                        List.of(row.getFocus()),
+                        row.getReason(),
+                        row.getCatalogueVersion(),
+                        row.getDiagnosed()));
     }
 
     void delete(UUID id) {

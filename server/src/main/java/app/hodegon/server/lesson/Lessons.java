@@ -1,22 +1,29 @@
 package app.hodegon.server.lesson;
 
 import app.hodegon.core.approach.Approach;
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.approach.SchoolComparison;
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Repeatability;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.diagnosis.DiagnosisController;
 import app.hodegon.server.diagnosis.DiagnosisView;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
+import app.hodegon.server.lesson.LessonEntry.Moment;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -28,11 +35,13 @@ public class Lessons {
 
     private final LessonRepository lessons;
     private final Students students;
+    private final Approaches approaches;
     private final JsonMapper json;
 
-    Lessons(LessonRepository lessons, Students students, JsonMapper json) {
+    Lessons(LessonRepository lessons, Students students, Approaches approaches, JsonMapper json) {
         this.lessons = lessons;
         this.students = students;
+        this.approaches = approaches;
         this.json = json;
     }
 
@@ -49,18 +58,16 @@ public class Lessons {
     }
 
     public Diagnosis diagnose(StoredLesson lesson, StoredStudent student) {
-        return new Diagnostician(lesson.approach().school(), student.hand()).diagnose(lesson.before());
+        return new Diagnostician(
+                        lesson.approach().school(), approaches.repeatability(student.coachId()), student.hand())
+                .diagnose(lesson.before());
     }
 
-    /** A new lesson, with the approach of the student's last one. */
+    /** A new lesson, with the approach in which this student is taught. */
     @Transactional
     public StoredLesson begin(Account coach, UUID studentId, LocalDate on) {
         students.ofCoach(coach, studentId);
-        List<StoredLesson> earlier = lessons.ofStudent(studentId);
-        Approach approach = earlier.isEmpty()
-                ? Approach.DEFAULT
-                : earlier.get(earlier.size() - 1).approach();
-        return ofCoach(coach, lessons.add(studentId, on, approach));
+        return ofCoach(coach, lessons.add(studentId, on, approaches.forStudent(coach.id(), studentId)));
     }
 
     @Transactional
@@ -103,6 +110,48 @@ public class Lessons {
         }
         lessons.decide(id, focus, reason.strip(), json.writeValueAsString(DiagnosisView.of(diagnosis)));
         return ofCoach(coach, id);
+    }
+
+    /** What was decided when, on which diagnosis; latest first. A lesson corrected later does not change it. */
+    List<DecisionView> decisions(Account coach, UUID id) {
+        ofCoach(coach, id);
+        return lessons.decisions(id).stream()
+                .map(d -> new DecisionView(
+                        d.decidedAt(),
+                        d.focus(),
+                        d.reason(),
+                        d.catalogueVersion(),
+                        json.readValue(d.diagnosed(), DiagnosisView.class)))
+                .toList();
+    }
+
+    /** The readings against the lesson's school and another, and the lesson before. */
+    FeetView feet(Account coach, UUID id, PressureSchool against) {
+        StoredLesson lesson = ofCoach(coach, id);
+        Repeatability repeatability = approaches.repeatability(coach.id());
+        FeetView.EarlierView earlier = lessons.ofStudent(lesson.studentId()).stream()
+                .takeWhile(l -> !l.id().equals(id))
+                .reduce((a, b) -> b)
+                .map(l -> new FeetView.EarlierView(l.heldOn(), Moment.of(l.before()), Moment.of(l.after())))
+                .orElse(null);
+        return new FeetView(
+                earlier,
+                deviations(lesson.before(), lesson.approach().school(), against, repeatability),
+                deviations(lesson.after(), lesson.approach().school(), against, repeatability));
+    }
+
+    private static List<FeetView.DeviationView> deviations(
+            Observations seen, PressureSchool own, PressureSchool against, Repeatability repeatability) {
+        return SchoolComparison.of(seen.readings(), own, against, repeatability).stream()
+                .map(FeetView.DeviationView::of)
+                .toList();
+    }
+
+    /** Where to press in the lead foot for this hip line and wanted flight. */
+    HipLine hipLine(Account coach, UUID id, double degrees, HipLine.Flight wanted) {
+        StoredLesson lesson = ofCoach(coach, id);
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        return HipLine.at(degrees, wanted, Set.copyOf(diagnose(lesson, student).likely()), student.hand());
     }
 
     /** Takes back a lesson begun by mistake. */

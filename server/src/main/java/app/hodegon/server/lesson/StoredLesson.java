@@ -5,7 +5,6 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -14,7 +13,6 @@ import java.util.UUID;
  * @param before signs, readings and balls of the first moment
  * @param after readings and balls of the last
  * @param focus what the coach chose; empty while undecided
- * @param diagnosed the diagnosis as it stood then (JSON)
  */
 public record StoredLesson(
         UUID id,
@@ -25,6 +23,4 @@ public record StoredLesson(
         Observations after,
         String note,
         List<Fault> focus,
-        String focusReason,
-        String catalogueVersion,
-        Optional<String> diagnosed) {}
+        String focusReason) {}

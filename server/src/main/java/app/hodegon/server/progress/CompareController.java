@@ -3,11 +3,14 @@ package app.hodegon.server.progress;
 import app.hodegon.core.progress.Better;
 import app.hodegon.core.progress.Comparison;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.diagnosis.ReadingEntry;
 import app.hodegon.server.http.Invalid;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RestController;
@@ -18,6 +21,12 @@ import tools.jackson.databind.JsonNode;
 class CompareController {
 
     private static final int MOST_VALUES = 5000;
+
+    private final Approaches approaches;
+
+    CompareController(Approaches approaches) {
+        this.approaches = approaches;
+    }
 
     /**
      * @param kind reading (two means of one measure), count (two tallies) or sample (two lists of values)
@@ -32,7 +41,7 @@ class CompareController {
             @NotNull JsonNode second) {}
 
     @PostMapping("/api/progress/compare")
-    ComparisonView compare(@Valid @RequestBody CompareRequest request) {
+    ComparisonView compare(@AuthenticationPrincipal Account coach, @Valid @RequestBody CompareRequest request) {
         Better better = Invalid.in("better", () -> Identified.of(Better.class, request.better()));
         return ComparisonView.of(
                 switch (request.kind()) {
@@ -42,7 +51,8 @@ class CompareController {
                                 () -> Comparison.ofReadings(
                                         reading(request, "first", request.first()),
                                         reading(request, "second", request.second()),
-                                        better));
+                                        better,
+                                        approaches.repeatability(coach.id())));
                     case "count" ->
                         Comparison.ofCounts(count("first", request.first()), count("second", request.second()), better);
                     case "sample" ->

@@ -8,9 +8,11 @@ import app.hodegon.core.progress.Comparison;
 import app.hodegon.core.progress.Comparison.Count;
 import app.hodegon.core.progress.Estimate;
 import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.PlanView;
@@ -45,13 +47,16 @@ class ProgressService {
     private final Plans plans;
     private final PracticeLog practice;
     private final Students students;
+    private final Approaches approaches;
     private final Clock clock;
 
-    ProgressService(Lessons lessons, Plans plans, PracticeLog practice, Students students, Clock clock) {
+    ProgressService(
+            Lessons lessons, Plans plans, PracticeLog practice, Students students, Approaches approaches, Clock clock) {
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
         this.students = students;
+        this.approaches = approaches;
         this.clock = clock;
     }
 
@@ -72,7 +77,7 @@ class ProgressService {
                                 .flatMap(s -> s.checks().stream())
                                 .toList()))
                         .orElse(List.of()),
-                changes(then, now));
+                changes(then, now, reading(coach, now.studentId())));
     }
 
     private static Optional<StoredPlan> assignedOf(StoredLesson lesson, List<StoredPlan> assigned) {
@@ -99,7 +104,19 @@ class ProgressService {
                 sessions.stream().mapToInt(PracticeSession::reps).sum());
     }
 
-    private static List<Change> changes(StoredLesson then, StoredLesson now) {
+    /** How readings are said for a student and how well they repeat. */
+    private record Said(Handedness hand, Repeatability repeatability) {
+        String label(Reading reading) {
+            return hand.say(reading.measure().label()
+                    + reading.at().map(a -> ", " + a.label().toLowerCase()).orElse(""));
+        }
+    }
+
+    private Said reading(Account coach, UUID student) {
+        return new Said(students.ofCoach(coach, student).hand(), approaches.repeatability(coach.id()));
+    }
+
+    private static List<Change> changes(StoredLesson then, StoredLesson now, Said said) {
         List<Change> changes = new ArrayList<>();
         for (BallResult result : BallResult.values()) {
             int ofThen = then.before().shots().total(result.kind());
@@ -118,7 +135,7 @@ class ProgressService {
                             Comparison.ofCounts(new Count(hitsThen, ofThen), new Count(hitsNow, ofNow), aim.get()))));
         }
         for (Reading first : then.before().readings()) {
-            if (Repeatability.sem(first.measure(), first.source()).isEmpty()) continue;
+            if (said.repeatability().sem(first.measure(), first.source()).isEmpty()) continue;
             Optional<Better> aim = Aim.of(first, now.approach().school());
             now.before().readings().stream()
                     .filter(r ->
@@ -127,11 +144,11 @@ class ProgressService {
                     .filter(second -> aim.isPresent())
                     .ifPresent(second -> changes.add(new Change(
                             seriesId(first),
-                            label(first),
+                            said.label(first),
                             first.measure().quantity().unit(),
                             said(first),
                             said(second),
-                            ComparisonView.of(Comparison.ofReadings(first, second, aim.get())))));
+                            ComparisonView.of(Comparison.ofReadings(first, second, aim.get(), said.repeatability())))));
         }
         return changes;
     }
@@ -149,14 +166,9 @@ class ProgressService {
                 + reading.source().id();
     }
 
-    private static String label(Reading reading) {
-        return reading.measure().label()
-                + reading.at().map(a -> ", " + a.label().toLowerCase()).orElse("");
-    }
-
     /** A student's lessons as knots with the practice between as strands. */
     ThreadView thread(Account coach, UUID studentId) {
-        students.ofCoach(coach, studentId);
+        Said said = reading(coach, studentId);
         List<StoredPlan> assigned = plans.assigned(studentId);
         Map<String, Series> series = new LinkedHashMap<>();
         List<Knot> knots = new ArrayList<>();
@@ -166,15 +178,15 @@ class ProgressService {
                     lesson.id(),
                     lesson.heldOn(),
                     lesson.focus().stream().map(f -> f.id()).toList(),
-                    points(lesson.before(), series),
-                    points(lesson.after(), series),
+                    points(lesson.before(), series, said),
+                    points(lesson.after(), series, said),
                     plan.map(StoredPlan::nextLesson).orElse(null),
                     plan.map(p -> done(p, p.nextLesson())).orElse(null)));
         }
         return new ThreadView(List.copyOf(series.values()), knots);
     }
 
-    private static Map<String, Point> points(Observations seen, Map<String, Series> series) {
+    private static Map<String, Point> points(Observations seen, Map<String, Series> series, Said said) {
         Map<String, Point> points = new HashMap<>();
         for (BallResult result : BallResult.values()) {
             int balls = seen.shots().total(result.kind());
@@ -194,12 +206,12 @@ class ProgressService {
         }
         for (Reading reading : seen.readings()) {
             String id = seriesId(reading);
-            Estimate.of(reading).ifPresent(estimate -> {
+            Estimate.of(reading, said.repeatability()).ifPresent(estimate -> {
                 series.putIfAbsent(
                         id,
                         new Series(
                                 id,
-                                label(reading) + " (" + reading.source().id() + ")",
+                                said.label(reading) + " (" + reading.source().id() + ")",
                                 reading.measure().quantity().unit(),
                                 null));
                 points.put(id, point(estimate, reading.swings()));
