@@ -15,6 +15,8 @@ const WelcomePage = lazy(() => import("./features/account/WelcomePage"));
 const RosterPage = lazy(() => import("./features/student/RosterPage"));
 const StudentFormPage = lazy(() => import("./features/student/StudentFormPage"));
 const StudentPage = lazy(() => import("./features/student/StudentPage"));
+const ApproachPage = lazy(() => import("./features/approach/ApproachPage"));
+const StudentApproachPage = lazy(() => import("./features/approach/StudentApproachPage"));
 const LessonPage = lazy(() => import("./features/lesson/LessonPage"));
 const PlanPage = lazy(() => import("./features/plan/PlanPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
@@ -45,6 +47,8 @@ const router = createBrowserRouter([
       { path: "/students/new", element: <StudentFormPage /> },
       { path: "/students/:id", element: <StudentPage /> },
       { path: "/students/:id/edit", element: <StudentFormPage /> },
+      { path: "/students/:id/approach", element: <StudentApproachPage /> },
+      { path: "/approach", element: <ApproachPage /> },
       { path: "/lessons/:id", element: <LessonPage /> },
       { path: "/lessons/:id/plan", element: <PlanPage /> },
     ],

@@ -1,7 +1,18 @@
 import { queryOptions, useQuery } from "@tanstack/react-query";
 import { api } from "./client";
 import type { Catalogue, Hand, Lesson, Practice, Progress, RosterLine, Session, StoredPlan } from "./types";
-import type { Student, Thread, Today } from "./types";
+import type {
+  Approach,
+  Decision,
+  Diagnosis,
+  Feet,
+  HipLine,
+  Student,
+  StudentApproach,
+  Thread,
+  Today,
+  Wire,
+} from "./types";
 
 /** One place for the key and the address of everything that is read. */
 export const queries = {
@@ -41,6 +52,34 @@ export const queries = {
       queryKey: ["lessons", id, "progress"],
       queryFn: () => api.get<Progress>(`/api/lessons/${id}/progress`),
       staleTime: 0,
+    }),
+  feet: (id: string, against: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "feet", against],
+      queryFn: () => api.get<Feet>(`/api/lessons/${id}/feet?against=${against}`),
+    }),
+  hipLine: (id: string, degrees: number, wanted: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "hip-line", degrees, wanted],
+      queryFn: () => api.get<HipLine>(`/api/lessons/${id}/hip-line?degrees=${degrees}&wanted=${wanted}`),
+    }),
+  decisions: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "decisions"],
+      queryFn: () => api.get<Decision[]>(`/api/lessons/${id}/decisions`),
+    }),
+  /** The calculator: what would be said of this; nothing is stored. */
+  whatIf: (seen: Wire["DiagnosisRequest"]) =>
+    queryOptions({
+      queryKey: ["what-if", seen],
+      queryFn: () => api.post<Diagnosis>("/api/diagnosis", seen),
+      staleTime: Infinity,
+    }),
+  approach: () => queryOptions({ queryKey: ["approach"], queryFn: () => api.get<Approach>("/api/approach") }),
+  studentApproach: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "approach"],
+      queryFn: () => api.get<StudentApproach>(`/api/students/${id}/approach`),
     }),
   lessonPlan: (id: string) =>
     queryOptions({

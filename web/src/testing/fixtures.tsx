@@ -98,7 +98,20 @@ export const CATALOGUE: Catalogue = {
     { id: "early-return", label: "Load early", why: "", corridors: { address: [45, 55], top: [40, 60] } },
     { id: "full-load", label: "Full load", why: "", corridors: { address: [45, 55], top: [70, 85] } },
   ],
-  questions: [],
+  questions: [
+    {
+      id: "trail-heel",
+      label: "Trail heel through impact",
+      choices: [
+        { id: "roll-low", label: "Roll in and stay low", why: "Keeps the posture." },
+        { id: "release-up", label: "Let the heel come up", why: "Off the trail foot." },
+      ],
+    },
+  ],
+  flights: [
+    { id: "straight", label: "Straight", low: -5, high: 5 },
+    { id: "draw", label: "Draw", low: -8, high: -2 },
+  ],
   levels: [{ id: "improver", label: "Improver" }],
   ageBands: [{ id: "adult", label: "Adult" }],
   joints: [
@@ -145,7 +158,21 @@ export const LESSON: Lesson = {
     ],
     chain: [],
     focus: ["sway"],
-    nextLooks: [{ sign: "little-hip-turn", gain: 0.3, how: "From behind." }],
+    nextLooks: [
+      { sign: "little-hip-turn", gain: 0.3, worth: 0.3, effort: "eye", how: "From behind." },
+      { sign: "hips-open-at-address", gain: 0.1, worth: 0.1, effort: "eye", how: "Stand behind." },
+    ],
+    nextReadings: [
+      {
+        id: "trail-share",
+        at: "top",
+        source: "plate",
+        gain: 1.2,
+        worth: 0.2,
+        effort: "plate",
+        how: "Three swings on the plate.",
+      },
+    ],
     notes: ["Trap with sway: freezing."],
   },
   focus: [],

@@ -11,6 +11,7 @@ const BOTTOM = 148;
 export function ShareStrip({
   checkpoints,
   corridors,
+  second,
   readings,
   earlier = [],
   chosen,
@@ -18,15 +19,21 @@ export function ShareStrip({
 }: {
   checkpoints: Catalogue["checkpoints"];
   corridors: Record<string, number[]>;
+  /** Another school's corridors, laid over as an outline. */
+  second?: Record<string, number[]>;
   readings: Reading[];
   earlier?: Reading[];
-  chosen: string;
-  onChoose: (id: string) => void;
+  /** Where there is one to choose. */
+  chosen?: string;
+  onChoose?: (id: string) => void;
 }) {
   const step = WIDTH / checkpoints.length;
   const x = (id: string) => checkpoints.findIndex((c) => c.id === id) * step + step / 2;
   const y = (share: number) => BOTTOM - (share / 100) * (BOTTOM - TOP);
-  const band = (index: 0 | 1) => checkpoints.map((c) => `${x(c.id)} ${y(corridors[c.id]?.[index] ?? 50)}`);
+  const band = (of: Record<string, number[]>) => {
+    const side = (index: 0 | 1) => checkpoints.map((c) => `${x(c.id)} ${y(of[c.id]?.[index] ?? 50)}`);
+    return `M${side(1).join(" L")} L${side(0).reverse().join(" L")} Z`;
+  };
   const line = (points: Reading[]) => points.map((r) => `${x(r.at)},${y(r.value)}`).join(" ");
   return (
     <svg
@@ -35,12 +42,17 @@ export function ShareStrip({
       aria-label="Trail share by checkpoint"
       role="group"
     >
-      <path
-        d={`M${band(1).join(" L")} L${band(0).reverse().join(" L")} Z`}
-        fill="var(--tint)"
-        stroke="var(--strong-line)"
-        strokeDasharray="4 3"
-      />
+      <path d={band(corridors)} fill="var(--tint)" stroke="var(--strong-line)" strokeDasharray="4 3" />
+      {second && (
+        <path
+          d={band(second)}
+          fill="none"
+          stroke="var(--lead)"
+          strokeWidth="2"
+          strokeDasharray="1 5"
+          strokeLinecap="round"
+        />
+      )}
       {[0, 50, 100].map((share) => (
         <g key={share}>
           <line x1="0" x2={WIDTH} y1={y(share)} y2={y(share)} stroke="var(--line)" />
@@ -77,14 +89,20 @@ export function ShareStrip({
       ))}
       {checkpoints.map((c, index) => (
         <foreignObject key={c.id} x={index * step} y={BOTTOM + 4} width={step} height={HEIGHT - BOTTOM - 4}>
-          <button
-            type="button"
-            aria-pressed={chosen === c.id}
-            onClick={() => onChoose(c.id)}
-            className="aria-pressed:bg-ink aria-pressed:text-on-ink hover:bg-tint h-full w-full rounded px-0.5 text-[14px] font-semibold"
-          >
-            <span title={c.label}>{c.brief}</span>
-          </button>
+          {onChoose ? (
+            <button
+              type="button"
+              aria-pressed={chosen === c.id}
+              onClick={() => onChoose(c.id)}
+              className="aria-pressed:bg-ink aria-pressed:text-on-ink hover:bg-tint h-full w-full rounded px-0.5 text-[14px] font-semibold"
+            >
+              <span title={c.label}>{c.brief}</span>
+            </button>
+          ) : (
+            <p title={c.label} className="text-center text-[14px] font-semibold">
+              {c.brief}
+            </p>
+          )}
         </foreignObject>
       ))}
     </svg>

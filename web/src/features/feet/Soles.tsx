@@ -12,6 +12,8 @@ type Props = {
   leadOuter?: number;
   /** The school's corridor of the trail share, %. */
   corridor?: number[];
+  /** The trail share of an earlier lesson, laid under, %. */
+  earlier?: number;
 };
 
 const SPACING = 9;
@@ -30,6 +32,12 @@ export function Soles(props: Props) {
   const said = `Load: ${Math.round(lead.share)} % on the ${leadIsLeft ? "left" : "right"} foot, ${Math.round(trail.share)} % on the ${leadIsLeft ? "right" : "left"}.`;
   return (
     <svg viewBox="0 0 300 290" role="img" aria-label={said} className="w-full">
+      {props.earlier !== undefined && (
+        <>
+          <Shadow left share={leadIsLeft ? 100 - props.earlier : props.earlier} x={30} />
+          <Shadow left={false} share={leadIsLeft ? props.earlier : 100 - props.earlier} x={170} />
+        </>
+      )}
       <Foot left load={leadIsLeft ? lead : trail} role={leadIsLeft ? "lead" : "trail"} x={30} />
       <Foot left={false} load={leadIsLeft ? trail : lead} role={leadIsLeft ? "trail" : "lead"} x={170} />
       <Label
@@ -50,6 +58,18 @@ export function Soles(props: Props) {
         </text>
       )}
     </svg>
+  );
+}
+
+/** An earlier load: the foot's shadow, the darker the more. */
+function Shadow({ left, share, x }: { left: boolean; share: number; x: number }) {
+  return (
+    <path
+      transform={left ? `translate(${x - 9} 17)` : `translate(${x + 109} 17) scale(-1 1)`}
+      d={LEFT_FOOT}
+      fill="var(--ink)"
+      opacity={0.06 + 0.4 * (share / 100)}
+    />
   );
 }
 
@@ -101,6 +121,7 @@ function Foot({
           );
         })}
       </defs>
+      <path d={LEFT_FOOT} fill="var(--sheet)" />
       <g clipPath={`url(#${id}clip)`}>
         {Object.values(ZONES).map((zone) => (
           <rect

@@ -28,6 +28,7 @@ export function Decide({
     onSuccess: (decided) => {
       client.setQueryData(queries.lesson(lesson.id).queryKey, decided);
       client.invalidateQueries({ queryKey: ["students", lesson.studentId] });
+      client.invalidateQueries({ queryKey: queries.decisions(lesson.id).queryKey });
       navigate(`/lessons/${lesson.id}/plan`);
     },
   });

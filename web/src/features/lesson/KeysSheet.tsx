@@ -5,6 +5,7 @@ import { TALLY_KEYS } from "./keys";
 const KEYS = [
   ["1 – 8", "choose a checkpoint or the body screen"],
   ["y / n / x", "yes, no, not looked at: answers the marked sign and goes on"],
+  ["N", "no to all at this checkpoint that are not answered"],
   ["↑ / ↓", "mark another sign"],
   ["z / Z", "undo, redo"],
   ["/", "find a sign by typing"],

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { LessonEntry, Progress } from "@/api/types";
+import type { Feet, LessonEntry, Progress } from "@/api/types";
 import { CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
 import LessonPage from "./LessonPage";
 
@@ -28,6 +28,17 @@ const PROGRESS: Progress = {
   ],
 };
 
+const share = { id: "trail-share", at: "top", value: 76, source: "plate", swings: 3 };
+const FEET: Feet = {
+  earlier: {
+    heldOn: "2026-11-17",
+    before: { readings: [share], shots: { flight: {}, strike: {}, divot: {} } },
+    after: { readings: [], shots: { flight: {}, strike: {}, divot: {} } },
+  },
+  before: [{ reading: share, at: "top", kind: "difference-of-school", beyond: 16, told: true }],
+  after: [],
+};
+
 const echo = (body: unknown) => ({ ...LESSON, entry: body as LessonEntry });
 
 let calls: ReturnType<typeof serve>;
@@ -36,6 +47,23 @@ beforeEach(() => {
     "GET /api/lessons/l1": LESSON,
     "GET /api/catalogue?hand=right": CATALOGUE,
     "PUT /api/lessons/l1/entry": echo,
+    "GET /api/lessons/l1/feet?against=early-return": FEET,
+    "GET /api/lessons/l1/feet?against=full-load": FEET,
+    "GET /api/lessons/l1/hip-line?degrees=0&wanted=straight": { texts: ["Hips square: fits."] },
+    "GET /api/lessons/l1/hip-line?degrees=9&wanted=straight": {
+      press: "lead-toe",
+      texts: ["Press the left toes."],
+    },
+    "GET /api/students/s1/approach": { coach: { pressure: "early-return" }, exceptions: {} },
+    "PUT /api/students/s1/approach": (body: unknown) => ({
+      coach: { pressure: "early-return" },
+      ...(body as { exceptions: Record<string, string> }),
+    }),
+    "POST /api/diagnosis": {
+      ...LESSON.diagnosis,
+      focus: [],
+      faults: [{ ...LESSON.diagnosis.faults[0]!, probability: 0.41, grade: "possible" }],
+    },
     "GET /api/lessons/l1/progress": PROGRESS,
     "PUT /api/lessons/l1/focus": (body: unknown) => ({
       ...LESSON,
@@ -90,6 +118,31 @@ describe("capturing a lesson", () => {
     fireEvent.click(screen.getByLabelText("Yes: Hips hardly turn"));
     await waitFor(() => expect(lastEntry()?.signs).toEqual({ "little-hip-turn": "yes" }));
     expect(screen.queryByLabelText("Yes: Hips hardly turn")).toBeNull();
+  });
+
+  it("takes a measure that is asked for next", async () => {
+    await open();
+    const value = screen.getByLabelText("Load under the trail foot, top, in %");
+    fireEvent.change(value, { target: { value: "300" } });
+    expect(value.getAttribute("aria-invalid")).toBe("true");
+    fireEvent.change(value, { target: { value: "71" } });
+    fireEvent.submit(value);
+    await waitFor(() =>
+      expect(lastEntry()?.before.readings).toEqual([
+        { id: "trail-share", at: "top", value: 71, source: "plate", swings: 3 },
+      ]),
+    );
+    expect(screen.queryByLabelText("Load under the trail foot, top, in %")).toBeNull();
+  });
+
+  it("says no to the rest of a checkpoint in one stroke, and only there", async () => {
+    await open();
+    press("2");
+    press("y");
+    press("N");
+    await waitFor(() =>
+      expect(lastEntry()?.signs).toEqual({ "little-hip-turn": "yes", "pelvis-drifts-back": "no" }),
+    );
   });
 
   it("refuses a reading that cannot be, and takes one that can", async () => {
@@ -156,6 +209,77 @@ describe("what the lesson says", () => {
 
   it("asks for a reading before it draws feet", async () => {
     await open("/lessons/l1?view=feet");
-    expect(screen.getByText(/Add a reading of the trail foot at top/)).toBeTruthy();
+    expect(screen.getByText(/Add a reading of the right foot at top/)).toBeTruthy();
+  });
+
+  it("holds the feet against a second school and the lesson before", async () => {
+    await open("/lessons/l1?view=feet");
+    await screen.findByText("only a difference of school", { exact: false });
+    fireEvent.click(screen.getByRole("radio", { name: /17 Nov|Nov 17/ }));
+    fireEvent.change(screen.getByLabelText("Second school"), { target: { value: "full-load" } });
+    await waitFor(() => expect(calls.some((c) => c.request.endsWith("feet?against=full-load"))).toBe(true));
+    expect(screen.getByText(/Dotted outline: full load/)).toBeTruthy();
+  });
+
+  it("says where to press for the wanted hip line", async () => {
+    await open("/lessons/l1?view=feet");
+    await screen.findByText("Hips square: fits.");
+    fireEvent.change(screen.getByRole("slider"), { target: { value: "9" } });
+    expect(await screen.findByText("Press the left toes.")).toBeTruthy();
+    expect(await screen.findByRole("img", { name: /press the lead toe/ })).toBeTruthy();
+  });
+
+  it("shows the chain and what rests on what, without touching the lesson", async () => {
+    await open("/lessons/l1?view=why");
+    const chain = screen.getByRole("group", { name: "From root to ball" });
+    fireEvent.click(within(chain).getByRole("button", { name: /Over the top/ }));
+    expect(screen.getByRole("heading", { name: "Over the top" })).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Before" }));
+    press("s");
+    await waitFor(() => expect(lastEntry()?.before.shots.flight).toEqual({ slice: 1 }));
+    fireEvent.click(screen.getByRole("button", { name: "Why" }));
+    fireEvent.click(await screen.findByRole("checkbox", { name: /Flight of the balls: 1 slice/ }));
+    expect(await screen.findByText("41 %")).toBeTruthy();
+    const asked = calls.find((c) => c.request === "POST /api/diagnosis")?.body;
+    expect(asked).toMatchObject({ handedness: "right", shots: { flight: {} } });
+    fireEvent.click(screen.getByRole("button", { name: "Put everything back" }));
+    expect(screen.queryByText("41 %")).toBeNull();
+    expect(lastEntry().before.shots.flight).toEqual({ slice: 1 });
+  });
+
+  it("keeps every decision on record beside what is entered now", async () => {
+    calls = serve({
+      "GET /api/lessons/l1": { ...LESSON, focus: ["sway"] },
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "GET /api/lessons/l1/decisions": [
+        {
+          decidedAt: "2026-12-01T10:00:00Z",
+          focus: ["over-the-top"],
+          reason: "Asked for it",
+          catalogueVersion: "1",
+          diagnosis: {
+            ...LESSON.diagnosis,
+            faults: [{ ...LESSON.diagnosis.faults[0]!, probability: 0.5, grade: "possible" }],
+          },
+        },
+      ],
+    });
+    await open();
+    const record = (await screen.findByText("On record: one decision")).closest("details")!;
+    expect(record.textContent).toContain("Over the top — Asked for it");
+    expect(record.textContent).toContain("Sway: possible 50 %, by what is entered now 93 %");
+  });
+
+  it("keeps another school for the student", async () => {
+    await open();
+    const school = screen.getByLabelText("Pressure school of this lesson");
+    expect(screen.queryByRole("button", { name: /Keep it for/ })).toBeNull();
+    fireEvent.change(school, { target: { value: "full-load" } });
+    fireEvent.click(await screen.findByRole("button", { name: "Keep it for Ferris Dunmore" }));
+    await waitFor(() =>
+      expect(calls.find((c) => c.request === "PUT /api/students/s1/approach")?.body).toEqual({
+        exceptions: { pressure: "full-load" },
+      }),
+    );
   });
 });

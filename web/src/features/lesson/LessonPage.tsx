@@ -6,8 +6,10 @@ import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson } from "@/api/types";
 import { longDay } from "@/ui/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
-import { answered, counted, type MomentName } from "./changes";
+import { SaveStatus } from "@/ui/SaveStatus";
+import { answered, counted, type MomentName, noToTheRest } from "./changes";
 import { Decide } from "./Decide";
+import { DecisionRecord } from "./DecisionRecord";
 import { FeetPanel } from "./FeetPanel";
 import { FindSign } from "./FindSign";
 import { belongsElsewhere, TALLY_KEYS } from "./keys";
@@ -17,13 +19,16 @@ import { Ranking } from "./Ranking";
 import { ReadingsForm } from "./ReadingsForm";
 import { BODY_SCREEN, CheckpointStrip, SignList, signsAt } from "./SignList";
 import { SinceLast } from "./SinceLast";
+import { SchoolOfLesson } from "./SchoolOfLesson";
 import { TallyKeys } from "./TallyKeys";
 import { useLessonEntry } from "./useLessonEntry";
+import { WhyPanel } from "./WhyPanel";
 
 const VIEWS = [
   { id: "before", label: "Before" },
   { id: "since", label: "Since last time" },
   { id: "feet", label: "Feet" },
+  { id: "why", label: "Why" },
   { id: "after", label: "After" },
 ];
 
@@ -80,7 +85,8 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         const answer = event.key === "y" ? "yes" : event.key === "n" ? "no" : "unseen";
         change((e) => answered(e, current, answer));
         step(1);
-      } else if (event.key === "ArrowDown") step(1);
+      } else if (event.key === "N") change((e) => noToTheRest(e, signs));
+      else if (event.key === "ArrowDown") step(1);
       else if (event.key === "ArrowUp") step(-1);
       else if (event.key === "z") undo();
       else if (event.key === "Z") redo();
@@ -116,16 +122,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           ))}
         </div>
         <div className="ml-auto flex items-center gap-1">
-          <span
-            role="status"
-            className={work.state === "unsaved" ? "text-alert font-semibold" : "text-soft text-sm"}
-          >
-            {work.state === "unsaved"
-              ? `Not saved: ${work.error?.message ?? ""}`
-              : work.state === "saving"
-                ? "Saving"
-                : "Saved"}
-          </span>
+          <SaveStatus state={work.state} error={work.error} />
           <IconButton label="Undo" disabled={!work.canUndo} onClick={undo}>
             <Undo2 aria-hidden className="size-5" />
           </IconButton>
@@ -138,7 +135,25 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         </div>
       </header>
 
-      <div className="grid gap-6 md:grid-cols-[minmax(0,1fr)_17rem] lg:grid-cols-[minmax(0,1fr)_23rem] lg:gap-8">
+      {view === "feet" && (
+        <FeetPanel
+          lessonId={lesson.id}
+          entry={entry}
+          saved={work.state === "saved"}
+          catalogue={catalogue}
+          hand={lesson.handedness as Hand}
+        />
+      )}
+      {view === "why" && (
+        <>
+          <Decide lesson={lesson} catalogue={catalogue} saved={work.state === "saved"} />
+          <WhyPanel lesson={lesson} entry={entry} catalogue={catalogue} />
+        </>
+      )}
+      <div
+        hidden={view === "feet" || view === "why"}
+        className="grid gap-6 md:grid-cols-[minmax(0,1fr)_17rem] lg:grid-cols-[minmax(0,1fr)_23rem] lg:gap-8"
+      >
         <div className="grid content-start gap-5">
           {view === "since" &&
             // Asked for only once everything is saved: an answer on half of the balls would stay.
@@ -147,9 +162,6 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
             ) : (
               <Loading what="Saving" />
             ))}
-          {view === "feet" && (
-            <FeetPanel entry={entry} catalogue={catalogue} hand={lesson.handedness as Hand} />
-          )}
           {(view === "before" || view === "after") && (
             <>
               <TallyKeys entry={entry} moment={moment} catalogue={catalogue} change={change} />
@@ -193,6 +205,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         </div>
         <aside aria-label="Diagnosis" className="grid content-start gap-4">
           <Decide lesson={lesson} catalogue={catalogue} saved={work.state === "saved"} />
+          <DecisionRecord lesson={lesson} catalogue={catalogue} />
           <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
           <NextLooks diagnosis={lesson.diagnosis} catalogue={catalogue} entry={entry} change={change} />
           <div className="grid gap-2">
@@ -202,21 +215,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
               </Note>
             ))}
           </div>
-          <label className="grid gap-1">
-            <span className="text-soft text-sm">Pressure school of this lesson</span>
-            <select
-              value={entry.approach.pressure}
-              onChange={(e) =>
-                change((was) => ({ ...was, approach: { ...was.approach, pressure: e.target.value } }))
-              }
-            >
-              {catalogue.schools.map((s) => (
-                <option key={s.id} value={s.id}>
-                  {s.label}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SchoolOfLesson lesson={lesson} entry={entry} catalogue={catalogue} change={change} />
         </aside>
       </div>
       <KeysSheet open={keys} onOpenChange={setKeys} catalogue={catalogue} />

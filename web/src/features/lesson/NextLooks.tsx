@@ -1,10 +1,16 @@
-import type { Catalogue, Diagnosis, LessonEntry } from "@/api/types";
+import { type FormEvent, useState } from "react";
+import type { Catalogue, Diagnosis, LessonEntry, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { answered } from "./changes";
+import { answered, read } from "./changes";
 
-const SHOWN = 3;
+const SHOWN = 4;
 
-/** What to look at next, answered on the spot. */
+/** By what a look is done, where it is more than a glance. */
+const TOOL: Record<string, string> = { screen: "body screen", clip: "clip", plate: "plate" };
+
+type Change = (change: (entry: LessonEntry) => LessonEntry) => void;
+
+/** What to look at or measure next, most telling per effort first, answered on the spot. */
 export function NextLooks({
   diagnosis,
   catalogue,
@@ -14,40 +20,123 @@ export function NextLooks({
   diagnosis: Diagnosis;
   catalogue: Catalogue;
   entry: LessonEntry;
-  change: (change: (entry: LessonEntry) => LessonEntry) => void;
+  change: Change;
 }) {
-  const looks = diagnosis.nextLooks.filter((l) => !entry.signs[l.sign]).slice(0, SHOWN);
+  const taken = (next: Wire["NextReadingView"]) =>
+    entry.before.readings.some((r) => r.id === next.id && r.at === next.at && r.source === next.source);
+  const looks = [
+    ...diagnosis.nextLooks
+      .filter((l) => !entry.signs[l.sign])
+      .map((l) => ({ worth: l.worth, row: <SignRow key={l.sign} {...{ look: l, catalogue, change }} /> })),
+    ...diagnosis.nextReadings
+      .filter((r) => !taken(r))
+      .map((r) => ({
+        worth: r.worth,
+        row: <ReadingRow key={`${r.id}${r.at}`} {...{ next: r, catalogue, change }} />,
+      })),
+  ].sort((a, b) => b.worth - a.worth);
   if (looks.length === 0) return null;
   return (
     <section aria-labelledby="looks">
       <h2 id="looks">Look at this next</h2>
-      <ul>
-        {looks.map((look) => {
-          const sign = catalogue.signs.find((s) => s.id === look.sign);
-          return (
-            <li key={look.sign} className="border-line flex items-center gap-2 border-b py-1.5">
-              <div className="flex-1">
-                <p className="leading-tight font-semibold">{sign?.label}</p>
-                <p className="text-soft text-sm leading-snug">{look.how}</p>
-              </div>
-              <Button
-                className="px-3!"
-                aria-label={`Yes: ${sign?.label}`}
-                onClick={() => change((e) => answered(e, look.sign, "yes"))}
-              >
-                Yes
-              </Button>
-              <Button
-                className="px-3!"
-                aria-label={`No: ${sign?.label}`}
-                onClick={() => change((e) => answered(e, look.sign, "no"))}
-              >
-                No
-              </Button>
-            </li>
-          );
-        })}
-      </ul>
+      <ul>{looks.slice(0, SHOWN).map((l) => l.row)}</ul>
     </section>
+  );
+}
+
+function Row({
+  label,
+  how,
+  effort,
+  children,
+}: {
+  label: string;
+  how: string;
+  effort: string;
+  children: React.ReactNode;
+}) {
+  return (
+    <li className="border-line flex items-center gap-2 border-b py-1.5">
+      <div className="flex-1">
+        <p className="leading-tight font-semibold">
+          {label}
+          {TOOL[effort] && <span className="text-soft text-sm font-normal"> · {TOOL[effort]}</span>}
+        </p>
+        <p className="text-soft text-sm leading-snug">{how}</p>
+      </div>
+      {children}
+    </li>
+  );
+}
+
+function SignRow({
+  look,
+  catalogue,
+  change,
+}: {
+  look: Wire["NextLookView"];
+  catalogue: Catalogue;
+  change: Change;
+}) {
+  const label = catalogue.signs.find((s) => s.id === look.sign)?.label ?? look.sign;
+  return (
+    <Row label={label} how={look.how} effort={look.effort}>
+      {(["yes", "no"] as const).map((answer) => (
+        <Button
+          key={answer}
+          className="px-3!"
+          aria-label={`${answer === "yes" ? "Yes" : "No"}: ${label}`}
+          onClick={() => change((e) => answered(e, look.sign, answer))}
+        >
+          {answer === "yes" ? "Yes" : "No"}
+        </Button>
+      ))}
+    </Row>
+  );
+}
+
+/** A measure asked for is the mean of this many swings. */
+const SWINGS = 3;
+
+function ReadingRow({
+  next,
+  catalogue,
+  change,
+}: {
+  next: Wire["NextReadingView"];
+  catalogue: Catalogue;
+  change: Change;
+}) {
+  const [value, setValue] = useState("");
+  const measure = catalogue.measures.find((m) => m.id === next.id);
+  if (!measure) return null;
+  const number = Number(value.replace(",", "."));
+  const fits = value !== "" && number >= measure.lowest && number <= measure.highest;
+  const add = (event: FormEvent) => {
+    event.preventDefault();
+    if (!fits) return;
+    change((e) =>
+      read(e, "before", { id: next.id, at: next.at, value: number, source: next.source, swings: SWINGS }),
+    );
+  };
+  const where = catalogue.checkpoints.find((c) => c.id === next.at)?.brief.toLowerCase();
+  const label = where ? `${measure.label}, ${where}` : measure.label;
+  return (
+    <Row label={label} how={next.how} effort={next.effort}>
+      <form onSubmit={add} className="flex items-center gap-1">
+        <input
+          aria-label={`${label}, in ${measure.unit}`}
+          aria-invalid={value !== "" && !fits}
+          inputMode="decimal"
+          className="min-h-11 w-16"
+          placeholder={measure.unit}
+          value={value}
+          onChange={(e) => setValue(e.target.value)}
+        />
+        <Button type="submit" className="px-3!" aria-label={`Add: ${label}`} disabled={!fits}>
+          Add
+        </Button>
+      </form>
+    </Row>
   );
 }

@@ -2,8 +2,9 @@ import { ChevronRight } from "lucide-react";
 import { useState } from "react";
 import type { Catalogue, Diagnosis } from "@/api/types";
 import { Button } from "@/ui/Button";
+import { FaultDetail, type Finding } from "./FaultDetail";
 
-const GRADE: Record<string, string> = {
+export const GRADE: Record<string, string> = {
   likely: "likely",
   possible: "possible",
   unlikely: "unlikely",
@@ -30,7 +31,7 @@ export function Ranking({ diagnosis, catalogue }: { diagnosis: Diagnosis; catalo
   );
 }
 
-function FaultRow({ fault, catalogue }: { fault: Diagnosis["faults"][number]; catalogue: Catalogue }) {
+function FaultRow({ fault, catalogue }: { fault: Finding; catalogue: Catalogue }) {
   const info = catalogue.faults.find((f) => f.id === fault.id);
   const strong = fault.grade === "likely";
   return (
@@ -49,42 +50,10 @@ function FaultRow({ fault, catalogue }: { fault: Diagnosis["faults"][number]; ca
             />
           </span>
         </summary>
-        <div className="grid gap-2 pb-3 pl-6 text-[0.95rem]">
-          <p>{info?.what}</p>
-          <EvidenceList title="Speaks for it" evidence={fault.for} />
-          <EvidenceList title="Speaks against it" evidence={fault.against} />
-          <p>
-            <span className="text-soft">Looks alike: </span>
-            {info?.lookAlike}
-          </p>
-          <p>
-            <span className="text-soft">Makes it worse: </span>
-            {info?.trap}
-          </p>
+        <div className="pb-3 pl-6 text-[0.95rem]">
+          <FaultDetail fault={fault} catalogue={catalogue} />
         </div>
       </details>
     </li>
-  );
-}
-
-function EvidenceList({ title, evidence }: { title: string; evidence: Diagnosis["faults"][number]["for"] }) {
-  if (evidence.length === 0) return null;
-  const most = Math.max(...evidence.map((e) => Math.abs(e.weight)));
-  return (
-    <div>
-      <p className="text-soft text-sm">{title}</p>
-      <ul>
-        {evidence.slice(0, 6).map((e) => (
-          <li key={e.evidence} className="grid grid-cols-[3rem_1fr] items-center gap-2">
-            <span
-              aria-hidden
-              className="bg-strong-line h-2 justify-self-end rounded"
-              style={{ width: `${(100 * Math.abs(e.weight)) / most}%` }}
-            />
-            <span>{e.text}</span>
-          </li>
-        ))}
-      </ul>
-    </div>
   );
 }

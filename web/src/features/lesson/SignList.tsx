@@ -1,7 +1,8 @@
 import { useEffect, useRef } from "react";
 import type { Catalogue, LessonEntry } from "@/api/types";
 import { Choice } from "@/ui/Choice";
-import { type Answer, answered } from "./changes";
+import { Button } from "@/ui/Button";
+import { type Answer, answered, noToTheRest } from "./changes";
 
 export const BODY_SCREEN = "body";
 
@@ -80,30 +81,42 @@ export function SignList({
   useEffect(() => {
     if (current) list.current?.querySelector("[data-current=true]")?.scrollIntoView?.({ block: "nearest" });
   }, [current]);
+  const open = signs.filter((s) => !entry.signs[s.id]).length;
   return (
-    <ul ref={list}>
-      {signs.map((sign) => (
-        <li
-          key={sign.id}
-          data-current={current === sign.id}
-          className="border-line data-[current=true]:border-l-lead flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-l-4 border-l-transparent py-1.5 pl-3"
+    <>
+      <ul ref={list}>
+        {signs.map((sign) => (
+          <li
+            key={sign.id}
+            data-current={current === sign.id}
+            className="border-line data-[current=true]:border-l-lead flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-l-4 border-l-transparent py-1.5 pl-3"
+          >
+            <div className="min-w-48 flex-1">
+              <p className="leading-tight font-semibold">{sign.label}</p>
+              <p className="text-soft text-sm leading-snug">{sign.how}</p>
+            </div>
+            <Choice
+              compact
+              label={sign.label}
+              value={entry.signs[sign.id] ?? "unseen"}
+              options={ANSWERS}
+              onChange={(answer) => {
+                onCurrent(sign.id);
+                change((e) => answered(e, sign.id, answer as Answer));
+              }}
+            />
+          </li>
+        ))}
+      </ul>
+      {open > 1 && open < signs.length && (
+        <Button
+          weight="quiet"
+          className="justify-self-end text-sm"
+          onClick={() => change((e) => noToTheRest(e, signs))}
         >
-          <div className="min-w-48 flex-1">
-            <p className="leading-tight font-semibold">{sign.label}</p>
-            <p className="text-soft text-sm leading-snug">{sign.how}</p>
-          </div>
-          <Choice
-            compact
-            label={sign.label}
-            value={entry.signs[sign.id] ?? "unseen"}
-            options={ANSWERS}
-            onChange={(answer) => {
-              onCurrent(sign.id);
-              change((e) => answered(e, sign.id, answer as Answer));
-            }}
-          />
-        </li>
-      ))}
-    </ul>
+          No to the other {open} <kbd className="text-soft font-sans font-normal">N</kbd>
+        </Button>
+      )}
+    </>
   );
 }

@@ -32,6 +32,13 @@ export function answered(entry: LessonEntry, sign: string, answer: Answer): Less
   return { ...entry, signs: answer === "unseen" ? others : { ...others, [sign]: answer } };
 }
 
+/** No for every one of these signs that has no answer yet. */
+export function noToTheRest(entry: LessonEntry, signs: { id: string }[]): LessonEntry {
+  const open = signs.filter((s) => !entry.signs[s.id]);
+  if (open.length === 0) return entry;
+  return { ...entry, signs: { ...entry.signs, ...Object.fromEntries(open.map((s) => [s.id, "no"])) } };
+}
+
 function without<T>(record: Record<string, T>, key: string): Record<string, T> {
   return Object.fromEntries(Object.entries(record).filter(([k]) => k !== key));
 }

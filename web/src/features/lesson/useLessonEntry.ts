@@ -14,7 +14,9 @@ export function useLessonEntry(lesson: Lesson) {
     async (entry: LessonEntry) => {
       const answer = await api.put<Lesson>(`/api/lessons/${lesson.id}/entry`, entry);
       client.setQueryData(queries.lesson(lesson.id).queryKey, answer);
-      void client.invalidateQueries({ queryKey: queries.progress(lesson.id).queryKey });
+      // What is computed from the entry is asked for again where it is shown.
+      for (const part of ["progress", "feet", "hip-line"])
+        void client.invalidateQueries({ queryKey: ["lessons", lesson.id, part] });
     },
     [client, lesson.id],
   );

@@ -44,6 +44,9 @@ export default function StudentPage() {
           <ButtonLink to={`/students/${id}/edit`} weight="quiet">
             Details
           </ButtonLink>
+          <ButtonLink to={`/students/${id}/approach`} weight="quiet">
+            Approach
+          </ButtonLink>
           {!student.data.signedUp && <InviteSheet studentId={id} name={profile.name} />}
           <Button weight="main" disabled={begin.isPending} onClick={() => begin.mutate()}>
             Begin a lesson

@@ -1,5 +1,6 @@
 package app.hodegon.bench;
 
+import app.hodegon.core.diagnosis.Sign;
 import java.io.BufferedReader;
 import java.io.IOException;
 import java.io.InputStreamReader;
@@ -127,7 +128,8 @@ final class DemoTimes {
                 lesson + "/plan",
                 "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(held.plusDays(1), held.plusDays(14)));
         time("The vocabulary", "GET", "/api/catalogue?hand=right", null);
-        time("Diagnosis calculator", "POST", "/api/diagnosis", "{\"signs\":{\"pelvis-drifts-back\":\"yes\"}}");
+        time("Diagnosis calculator, 25 pieces of evidence", "POST", "/api/diagnosis", evidence());
+        time("The feet against a second school", "GET", lesson + "/feet?against=full-load", null);
 
         signIn("petra@demo.example", "demo-student");
         String today = send("GET", "/api/me/today", null).body();
@@ -136,6 +138,21 @@ final class DemoTimes {
                 {"planId":"%s","day":"%s","blocks":[{"block":0,"marks":"+++++-+++"}],"balls":{},"note":"","finished":false}""".formatted(
                         found("\"plan\":\\{\"id\":\"([^\"]+)\"", today).get(0),
                         found("\"date\":\"([^\"]+)\"", today).get(0)));
+    }
+
+    /** 20 signs, three readings and two tallies. */
+    private static String evidence() {
+        StringBuilder signs = new StringBuilder();
+        for (Sign sign : Arrays.copyOf(Sign.values(), 20)) {
+            signs.append(signs.isEmpty() ? "" : ",")
+                    .append("\"%s\":\"%s\"".formatted(sign.id(), sign.ordinal() % 3 == 0 ? "yes" : "no"));
+        }
+        return """
+                {"signs":{%s},
+                 "measures":[{"id":"trail-share","at":"top","value":76,"source":"plate","swings":3},
+                             {"id":"trail-share","at":"arm-down","value":58,"source":"plate","swings":3},
+                             {"id":"pelvis-drift","at":"top","value":8,"source":"clip","swings":3}],
+                 "shots":{"flight":{"slice":6,"straight":2},"strike":{"fat":2,"solid":6}}}""".formatted(signs);
     }
 
     private void signIn(String email, String password) throws IOException, InterruptedException {

@@ -68,10 +68,11 @@ final class LookReport {
                     100 * looks.meanGiven()[tenth],
                     100 * looks.happened()[tenth]));
         }
-        lines.addAll(List.of(
-                "",
-                "The students come from the same network that judges them, so this proves the arithmetic and the choice of",
-                "looks, not the catalogue: its strengths are teaching practice put into numbers, and real students may differ."));
+        lines.addAll(
+                List.of(
+                        "",
+                        "The students come from the same network that judges them, so this proves the arithmetic and the choice of",
+                        "looks, not the catalogue: its strengths are teaching practice put into numbers, and real students may differ."));
         Files.writeString(docs.resolve("next-looks.md"), String.join("\n", lines) + "\n");
         Files.writeString(docs.resolve("next-looks.svg"), plot(looks));
     }
@@ -79,8 +80,9 @@ final class LookReport {
     private static String plot(Result result) {
         StringBuilder svg = new StringBuilder();
         int size = SIDE + 2 * MARGIN;
-        svg.append("<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" font-family=\"sans-serif\" font-size=\"12\">%n"
-                .formatted(size, size));
+        svg.append(
+                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" font-family=\"sans-serif\" font-size=\"12\">%n"
+                        .formatted(size, size));
         svg.append("<rect width=\"%d\" height=\"%d\" fill=\"#fffcf5\"/>%n".formatted(size, size));
         svg.append("<rect x=\"%d\" y=\"%d\" width=\"%d\" height=\"%d\" fill=\"none\" stroke=\"#8d8168\"/>%n"
                 .formatted(MARGIN, MARGIN, SIDE, SIDE));

@@ -33,9 +33,15 @@ final class Browser implements AutoCloseable {
         return page(390, 844);
     }
 
+    /** A tablet held upright, touched and not typed on. */
+    Page tablet() {
+        return page(820, 1180);
+    }
+
     private Page page(int width, int height) {
         BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(width, height)
+                .setHasTouch(width < 1000)
                 .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
         context.setDefaultTimeout(PATIENCE_MS);
         Page page = context.newPage();

@@ -93,7 +93,7 @@ final class Clues {
                 CAUSES.get(showing),
                 present,
                 1 - present,
-                describe(reading, limit, value)));
+                describe(reading, limit, value, beyond)));
     }
 
     private static void addBalls(List<Clue> clues, Showing.OfBalls showing, Tally shots) {
@@ -115,24 +115,24 @@ final class Clues {
         return Math.exp(Beta.logBeta(shape[0] + hits, shape[1] + balls - hits) - Beta.logBeta(shape[0], shape[1]));
     }
 
-    private static String describe(Reading reading, Limit limit, double value) {
+    private static String describe(Reading reading, Limit limit, double value, double beyond) {
         String unit = reading.measure().quantity().unit();
-        return "%s%s %s %s (%s, %d %s; limit %s %s %s)"
+        return "%s%s %s %s, %s%s %s (%s, %d %s)"
                 .formatted(
                         reading.measure().label(),
-                        reading.at().map(Clues::at).orElse(""),
+                        reading.at().map(Clues::at).orElse(":"),
                         number(reading.value()),
                         unit,
-                        reading.source().id(),
-                        reading.swings(),
-                        reading.swings() == 1 ? "swing" : "swings",
+                        beyond > 0 ? "" : "not ",
                         limit.side() == Limit.Side.ABOVE ? "above" : "below",
                         number(value),
-                        unit);
+                        reading.source().id(),
+                        reading.swings(),
+                        reading.swings() == 1 ? "swing" : "swings");
     }
 
     private static String at(Checkpoint checkpoint) {
-        return ", " + lowerFirst(checkpoint.label()) + ",";
+        return ", " + lowerFirst(checkpoint.label()) + ":";
     }
 
     private static String number(double value) {

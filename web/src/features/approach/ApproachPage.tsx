@@ -1,0 +1,77 @@
+import { useQuery, useQueryClient } from "@tanstack/react-query";
+import { useCallback, useState } from "react";
+import { api } from "@/api/client";
+import { queries, useCatalogue } from "@/api/queries";
+import type { Approach, Catalogue } from "@/api/types";
+import { useSaver } from "@/api/useSaver";
+import { Failed, Loading } from "@/ui/Notice";
+import { SaveStatus } from "@/ui/SaveStatus";
+import { Questions } from "./Questions";
+import { RepeatabilityTable } from "./RepeatabilityTable";
+
+/** How the coach teaches, and how well the coach reads; saved as it is changed. */
+export default function ApproachPage() {
+  const approach = useQuery({ ...queries.approach(), refetchOnWindowFocus: false });
+  const catalogue = useCatalogue("right");
+  if (approach.isPending || catalogue.isPending) return <Loading />;
+  if (approach.isError) return <Failed error={approach.error} again={() => approach.refetch()} />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  return <ApproachForm stored={approach.data} catalogue={catalogue.data} />;
+}
+
+function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Catalogue }) {
+  const [approach, setApproach] = useState(stored);
+  const client = useQueryClient();
+  const send = useCallback(
+    async (next: Approach) => {
+      const answer = await api.put<Approach>("/api/approach", {
+        answers: next.answers,
+        repeatability: next.repeatability
+          .filter((s) => s.sem !== s.assumed)
+          .map(({ quantity, source, sem }) => ({ quantity, source, sem })),
+      });
+      client.setQueryData(queries.approach().queryKey, answer);
+      void client.invalidateQueries({ queryKey: ["lessons"] });
+    },
+    [client],
+  );
+  const { state, error } = useSaver(approach, send);
+  return (
+    <div className="grid gap-8">
+      <header className="flex flex-wrap items-baseline gap-x-6">
+        <h1>How you teach</h1>
+        <p className="text-soft">
+          New lessons begin with these answers; a student can have others. They decide what counts as a fault,
+          which drills are offered and what the texts say.
+        </p>
+        <span className="ml-auto">
+          <SaveStatus state={state} error={error} />
+        </span>
+      </header>
+      <Questions
+        catalogue={catalogue}
+        answers={approach.answers}
+        onAnswer={(question, answer) =>
+          answer && setApproach({ ...approach, answers: { ...approach.answers, [question]: answer } })
+        }
+      />
+      <section aria-labelledby="reads" className="border-line border-t pt-5">
+        <h2 id="reads" className="mb-2">
+          How well you read
+        </h2>
+        <RepeatabilityTable
+          sems={approach.repeatability}
+          catalogue={catalogue}
+          onChange={(sem) =>
+            setApproach({
+              ...approach,
+              repeatability: approach.repeatability.map((s) =>
+                s.quantity === sem.quantity && s.source === sem.source ? sem : s,
+              ),
+            })
+          }
+        />
+      </section>
+    </div>
+  );
+}

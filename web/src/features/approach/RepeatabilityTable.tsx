@@ -1,0 +1,97 @@
+import { useState } from "react";
+import type { Approach, Catalogue } from "@/api/types";
+
+type Sem = Approach["repeatability"][number];
+
+/** How many times larger or smaller than the assumption an own value may be; the server holds the same rule. */
+const WIDEST = 5;
+
+/** How well each source repeats: working assumptions, until the coach knows better. */
+export function RepeatabilityTable({
+  sems,
+  catalogue,
+  onChange,
+}: {
+  sems: Sem[];
+  catalogue: Catalogue;
+  onChange: (sem: Sem) => void;
+}) {
+  const sources = catalogue.sources.filter((s) => sems.some((x) => x.source === s.id));
+  const quantities = [...new Map(sems.map((s) => [s.quantity, s])).values()];
+  return (
+    <table className="border-collapse text-left">
+      <caption className="text-soft mb-2 text-left">
+        Half of all readings of the same swing lie within about two thirds of this value of the truth. The
+        numbers are working assumptions of this program, not published ones; put in your own where you know
+        better.
+      </caption>
+      <thead className="text-soft border-strong-line border-b text-sm">
+        <tr>
+          <th className="py-1 pr-6 font-normal">Repeatability (SEM)</th>
+          {sources.map((s) => (
+            <th key={s.id} className="py-1 pr-6 font-normal">
+              {s.label}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {quantities.map((q) => (
+          <tr key={q.quantity} className="border-line border-b">
+            <th scope="row" className="py-1 pr-6 font-normal">
+              {q.label}, {q.unit}
+            </th>
+            {sources.map((s) => {
+              const sem = sems.find((x) => x.quantity === q.quantity && x.source === s.id);
+              return (
+                <td key={s.id} className="py-1 pr-6">
+                  {sem ? (
+                    <SemField sem={sem} label={`${q.label}, ${s.label.toLowerCase()}`} onChange={onChange} />
+                  ) : (
+                    <span className="text-soft">–</span>
+                  )}
+                </td>
+              );
+            })}
+          </tr>
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function SemField({ sem, label, onChange }: { sem: Sem; label: string; onChange: (sem: Sem) => void }) {
+  const [text, setText] = useState(String(sem.sem));
+  const number = Number(text.replace(",", "."));
+  const fits = text !== "" && number >= sem.assumed / WIDEST && number <= sem.assumed * WIDEST;
+  return (
+    <span className="grid">
+      <input
+        aria-label={label}
+        aria-invalid={!fits}
+        inputMode="decimal"
+        className="w-20"
+        value={text}
+        onChange={(e) => {
+          setText(e.target.value);
+          const next = Number(e.target.value.replace(",", "."));
+          if (e.target.value !== "" && next >= sem.assumed / WIDEST && next <= sem.assumed * WIDEST)
+            onChange({ ...sem, sem: next });
+        }}
+        onBlur={() => {
+          if (text === "") {
+            setText(String(sem.assumed));
+            onChange({ ...sem, sem: sem.assumed });
+          }
+        }}
+      />
+      {!fits && text !== "" ? (
+        <span role="alert" className="text-alert text-sm font-semibold">
+          {sem.assumed / WIDEST} to {sem.assumed * WIDEST}
+        </span>
+      ) : (
+        sem.sem !== sem.assumed && <span className="text-soft text-sm">assumed {sem.assumed}</span>
+      )}
+    </span>
+  );
+}

@@ -1,0 +1,56 @@
+import type { Catalogue, Lesson, LessonEntry, Wire } from "@/api/types";
+import { total } from "./changes";
+
+/** One thing that was entered and that the diagnosis rests on. */
+export type Piece = { key: string; label: string };
+
+const KINDS = [
+  { id: "flight", label: "Flight of the balls" },
+  { id: "strike", label: "Strike" },
+  { id: "divot", label: "Divots" },
+] as const;
+
+const readingKey = (r: Wire["ReadingEntry"]) => `${r.id}@${r.at ?? ""}/${r.source}`;
+
+/** Everything entered before the first cue, in the order of the page. */
+export function pieces(entry: LessonEntry, catalogue: Catalogue): Piece[] {
+  const where = (at?: string | null) => catalogue.checkpoints.find((c) => c.id === at)?.brief.toLowerCase();
+  return [
+    ...KINDS.filter((k) => total(entry.before.shots[k.id]) > 0).map((k) => ({
+      key: k.id as string,
+      label: `${k.label}: ${Object.entries(entry.before.shots[k.id] ?? {})
+        .map(
+          ([id, n]) =>
+            `${n} ${catalogue.ballResults.find((r) => r.kind === k.id && r.id === id)?.label ?? id}`,
+        )
+        .join(", ")}`,
+    })),
+    ...catalogue.signs
+      .filter((s) => entry.signs[s.id])
+      .map((s) => ({ key: s.id, label: `${entry.signs[s.id] === "yes" ? "" : "Not: "}${s.label}` })),
+    ...entry.before.readings.map((r) => {
+      const measure = catalogue.measures.find((m) => m.id === r.id);
+      return {
+        key: readingKey(r),
+        label: `${measure?.label ?? r.id}${r.at ? `, ${where(r.at)}` : ""}: ${r.value} ${measure?.unit ?? ""} (${r.source})`,
+      };
+    }),
+  ];
+}
+
+/** What the calculator is asked with some pieces switched off. */
+export function without(
+  lesson: Lesson,
+  entry: LessonEntry,
+  off: ReadonlySet<string>,
+): Wire["DiagnosisRequest"] {
+  return {
+    handedness: lesson.handedness,
+    approach: entry.approach,
+    signs: Object.fromEntries(Object.entries(entry.signs).filter(([id]) => !off.has(id))),
+    measures: entry.before.readings.filter((r) => !off.has(readingKey(r))),
+    shots: Object.fromEntries(
+      KINDS.map((k) => [k.id, off.has(k.id) ? {} : (entry.before.shots[k.id] ?? {})]),
+    ) as Wire["ShotsEntry"],
+  };
+}
