@@ -84,6 +84,7 @@ export const CATALOGUE: Catalogue = {
       what: "The pelvis slides.",
       lookAlike: "Loading.",
       trap: "Freezing.",
+      balls: [],
     },
     {
       id: "over-the-top",
@@ -92,6 +93,7 @@ export const CATALOGUE: Catalogue = {
       what: "Thrown out.",
       lookAlike: "A chain.",
       trap: "Path.",
+      balls: ["flight:slice", "flight:pull"],
     },
   ],
   schools: [

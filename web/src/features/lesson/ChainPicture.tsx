@@ -48,11 +48,11 @@ export function ChainPicture({
                 n.grade === "likely" ? "border-ink border-3" : "border-strong-line border border-dashed"
               }`}
             >
-              <span className="font-serif text-lg leading-tight font-semibold">
+              <span className="font-serif leading-tight font-semibold">
                 {n.turn && (
                   <span
                     aria-label={`Work on this, number ${n.turn}`}
-                    className="bg-ink text-on-ink mr-1.5 inline-grid size-6 place-items-center rounded-full font-sans text-sm"
+                    className="bg-ink text-on-ink mr-1.5 inline-grid size-5 place-items-center rounded-full font-sans text-sm"
                   >
                     {n.turn}
                   </span>

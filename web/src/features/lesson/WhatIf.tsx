@@ -36,23 +36,25 @@ export function WhatIf({
     <section aria-labelledby="what-if" className="grid content-start gap-2">
       <h2 id="what-if">What rests on what</h2>
       <p className="text-soft">Switch a piece off to see what would be left. The lesson stays as it is.</p>
-      <ul className="grid gap-x-4 sm:grid-cols-2">
-        {all.map((piece) => (
-          <li key={piece.key}>
-            <label className="flex min-h-11 items-center gap-2 leading-tight">
-              <input type="checkbox" checked={!off.has(piece.key)} onChange={() => toggle(piece.key)} />
-              <span className={off.has(piece.key) ? "text-soft line-through" : ""}>{piece.label}</span>
-            </label>
-          </li>
-        ))}
-      </ul>
-      {off.size > 0 && (
-        <div aria-live="polite" className="grid justify-items-start gap-2">
-          {instead.isError && <Failed error={instead.error} />}
-          {instead.data && <Moves was={lesson.diagnosis} now={instead.data} catalogue={catalogue} />}
-          <Button onClick={() => setOff(new Set())}>Put everything back</Button>
-        </div>
-      )}
+      <div className="grid items-start gap-x-8 gap-y-4 md:grid-cols-[1fr_18rem]">
+        <ul className="grid gap-x-4 lg:grid-cols-2">
+          {all.map((piece) => (
+            <li key={piece.key}>
+              <label className="flex min-h-11 items-center gap-2 leading-tight">
+                <input type="checkbox" checked={!off.has(piece.key)} onChange={() => toggle(piece.key)} />
+                <span className={off.has(piece.key) ? "text-soft line-through" : ""}>{piece.label}</span>
+              </label>
+            </li>
+          ))}
+        </ul>
+        {off.size > 0 && (
+          <div aria-live="polite" className="sticky top-4 grid justify-items-start gap-2">
+            {instead.isError && <Failed error={instead.error} />}
+            {instead.data && <Moves was={lesson.diagnosis} now={instead.data} catalogue={catalogue} />}
+            <Button onClick={() => setOff(new Set())}>Put everything back</Button>
+          </div>
+        )}
+      </div>
     </section>
   );
 }

@@ -10,13 +10,10 @@ const COLUMNS = [
   { id: "ball", label: "Ball" },
 ];
 
-export const NODE = { width: 178, height: 62 };
+export const NODE = { width: 200, height: 74 };
 const GAP = 20;
 const HEAD = 34;
 export const WIDTH = 1160;
-
-/** Evidence for a fault that is a result of the balls: "flight:slice". */
-const BALLS = /^(flight|strike|divot):/;
 
 export type ChainNode = {
   id: string;
@@ -58,14 +55,11 @@ export function chainShape(diagnosis: Diagnosis, catalogue: Catalogue): ChainSha
     });
   }
   const links: { from: string; to: string; strength: number }[] = diagnosis.chain.map((c) => ({ ...c }));
-  const saysOf = (fault: string, ball: string) =>
-    faults.find((f) => f.id === fault)?.for.some((e) => e.evidence === ball) ?? false;
   for (const fault of faults) {
-    const brings = diagnosis.chain.filter((c) => c.from === fault.id).map((c) => c.to);
+    const balls = catalogue.faults.find((f) => f.id === fault.id)?.balls ?? [];
     for (const e of fault.for) {
-      if (!BALLS.test(e.evidence)) continue;
-      // The ball is shown by the last fault of the chain; what is behind it speaks through that one.
-      if (brings.some((to) => saysOf(to, e.evidence))) continue;
+      // A ball also speaks for what is behind the fault that shows it; the line comes from that one only.
+      if (!balls.includes(e.evidence)) continue;
       placed.set(e.evidence, { column: "ball", node: { id: e.evidence, label: e.text } });
       links.push({ from: fault.id, to: e.evidence, strength: fault.probability * (1 - Math.exp(-e.weight)) });
     }

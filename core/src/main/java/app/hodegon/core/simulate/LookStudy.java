@@ -16,6 +16,7 @@ import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
+import java.util.SplittableRandom;
 import java.util.function.Predicate;
 import java.util.stream.IntStream;
 
@@ -100,7 +101,8 @@ public final class LookStudy {
         List<Seen> all = IntStream.range(0, students)
                 .parallel()
                 .mapToObj(i -> {
-                    Random random = new Random(seed * 1_000_003 + i);
+                    // Neighbouring seeds begin alike in a plain generator; these are mixed first.
+                    Random random = new Random(new SplittableRandom(seed * 1_000_003 + i).nextLong());
                     NetworkStudent student = NetworkStudent.draw(random);
                     return new Seen(student, look(student, way, random));
                 })

@@ -5,6 +5,7 @@ import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.HipLine;
+import app.hodegon.core.diagnosis.Showing;
 import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
@@ -88,7 +89,8 @@ class CatalogueController {
                                 f.stage().name().toLowerCase(Locale.ROOT),
                                 hand.say(f.what()),
                                 hand.say(f.lookAlike()),
-                                hand.say(f.trap())))
+                                hand.say(f.trap()),
+                                balls(f)))
                         .toList(),
                 Arrays.stream(PressureSchool.values())
                         .map(CatalogueController::school)
@@ -117,6 +119,14 @@ class CatalogueController {
                         .map(r -> new RungView(r.id(), r.label(), r.rehearsalsPerRound(), r.ballsPerRound()))
                         .toList(),
                 drills(hand));
+    }
+
+    private static List<String> balls(Fault fault) {
+        return Arrays.stream(BallResult.values())
+                .filter(r ->
+                        Catalogue.standard().shownBy(new Showing.OfBalls(r)).containsKey(fault))
+                .map(r -> r.kind().id() + ":" + r.id())
+                .toList();
     }
 
     private static <E extends Identified> List<Named> named(E[] values, Function<E, String> label) {

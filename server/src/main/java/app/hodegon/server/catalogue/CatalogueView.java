@@ -56,13 +56,17 @@ public record CatalogueView(
             @NotNull String id,
             @NotNull String label) {}
 
+    /**
+     * @param balls the ball results it shows by itself, as kind and result: flight:slice
+     */
     public record FaultInfo(
             @NotNull String id,
             @NotNull String label,
             @NotNull String stage,
             @NotNull String what,
             @NotNull String lookAlike,
-            @NotNull String trap) {}
+            @NotNull String trap,
+            @NotNull List<String> balls) {}
 
     /**
      * @param corridors trail share, %, low and high, by checkpoint
