@@ -114,6 +114,7 @@ class SliceTest {
     }
 
     private static void planAndHandOver(Page coach) {
+        button(coach, "Why").click();
         button(coach, "Work on sway").click();
         button(coach, "Draft the plan").click();
         assertThat(coach.getByRole(AriaRole.IMG, new GetByRoleOptions().setName(Pattern.compile("^The climb"))))
