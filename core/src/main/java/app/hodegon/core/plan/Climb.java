@@ -13,26 +13,22 @@ final class Climb {
 
     private final List<Step> route;
     private final List<Step> below;
-    private final int daysPerRung;
-    private final double volume;
+    private final int[] days;
     private final BiPredicate<Step, Place> possible;
 
     private int at;
     private int daysOnStep;
-    private int repsOnStep;
 
     /**
-     * @param below what lies under the route, highest first: to refresh, and for days that have no place for the route
-     * @param volume share of an adult's repetitions
+     * @param days practice days on each step before the next one is laid
      */
-    Climb(List<Step> route, List<Step> below, int daysPerRung, double volume, BiPredicate<Step, Place> possible) {
-        this.route = route;
-        this.below = below;
-        this.daysPerRung = daysPerRung;
-        this.volume = volume;
+    Climb(Route route, int[] days, BiPredicate<Step, Place> possible) {
+        this.route = route.steps();
+        this.below = route.below();
+        this.days = days;
         this.possible = possible;
         // Preparing opens the first sessions as their refresher; it is a main block only where nothing comes after it.
-        this.at = route.size() > 1 && !route.get(0).rung().gated() ? 1 : 0;
+        this.at = this.route.size() > 1 && !this.route.get(0).rung().gated() ? 1 : 0;
     }
 
     boolean empty() {
@@ -67,19 +63,23 @@ final class Climb {
         return route.isEmpty() || (at < route.size() && route.get(at).rung().compareTo(rung) > 0);
     }
 
-    /** Books a day's main block and check; goes on to the next step when this one has had its days and its reps. */
-    void practised(Step step, int reps, boolean checked) {
+    /** Books a day's main block and check; goes on to the next step when this one has had its days. */
+    void practised(Step step, boolean checked) {
         if (route.indexOf(step) != at) return;
         daysOnStep += checked || step.gate().isEmpty() ? 1 : 0;
-        repsOnStep += reps;
-        int wantedDays = step.gate().isPresent() ? daysPerRung : 1;
-        boolean enoughDays = daysOnStep >= wantedDays;
-        boolean enoughReps = repsOnStep >= Dose.wantedReps(step.rung()) * volume;
-        // Few minutes must not hold a student on one rung for ever: after twice the days the gate alone decides.
-        if (at < route.size() - 1 && enoughDays && (enoughReps || daysOnStep >= 2 * wantedDays)) {
+        if (at < route.size() - 1 && daysOnStep >= days[at]) {
             at++;
             daysOnStep = 0;
-            repsOnStep = 0;
         }
+    }
+
+    /** The route's step on this rung, for a block that a coach put there. */
+    Optional<Step> stepOn(Rung rung) {
+        return route.stream().filter(s -> s.rung() == rung).findFirst();
+    }
+
+    /** Whether this step comes after the one being worked on. */
+    boolean tooEarly(Step step) {
+        return route.indexOf(step) > at;
     }
 }

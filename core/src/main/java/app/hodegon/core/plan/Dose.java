@@ -15,6 +15,10 @@ final class Dose {
     static final int SET_UP_SECONDS = 120;
 
     static final int CHECK_REPS = 10;
+
+    /** Never more in one set. */
+    static final int LARGEST_SET = 15;
+
     private static final int SMALL_SET = 5;
     private static final int LARGE_SET = 10;
     private static final int SHORT_REST = 20;
@@ -61,6 +65,11 @@ final class Dose {
         int sets = Math.max(0, Math.min(seconds / one.seconds(), mostReps / one.repsPerSet()));
         if (sets == 0 && !isNew) return main(drill, rung, seconds, mostReps, true);
         return one.times(sets);
+    }
+
+    /** A main block as a coach asked for it; on ball rungs the set is cut to whole rounds, at least one. */
+    static Sets asAsked(Drill drill, Rung rung, int sets, int repsPerSet) {
+        return oneSet(drill, rung, repsPerSet).times(sets);
     }
 
     /** One easy set of five from the rung below. */
@@ -114,7 +123,9 @@ final class Dose {
                     balls,
                     seconds,
                     cue,
-                    kind == Kind.CHECK);
+                    kind == Kind.CHECK,
+                    0,
+                    false);
         }
     }
 }

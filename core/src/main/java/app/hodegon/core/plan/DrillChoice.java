@@ -35,8 +35,10 @@ final class DrillChoice {
                 .toList();
         for (Drill drill : library.all()) {
             if (request.focus().stream().noneMatch(f -> drill.effects().containsKey(f.fault()))) continue;
-            reasonAgainst(drill)
-                    .ifPresentOrElse(reason -> leftOut.add(new LeftOut(drill.id(), reason)), () -> allowed.add(drill));
+            objection(drill)
+                    .ifPresentOrElse(
+                            against -> leftOut.add(new LeftOut(drill.id(), against.reason())),
+                            () -> allowed.add(drill));
         }
     }
 
@@ -48,23 +50,31 @@ final class DrillChoice {
         return allowed.contains(drill);
     }
 
-    /** A rule that forbids this drill to this student, in words; empty if it may be used. */
-    private Optional<String> reasonAgainst(Drill drill) {
+    /**
+     * A rule that keeps this drill out.
+     *
+     * @param firm whether the coach may not put it in anyway: it would hurt, or make a fault worse
+     */
+    record Objection(String reason, boolean firm) {}
+
+    /** What forbids this drill to this student; empty if it may be used. */
+    Optional<Objection> objection(Drill drill) {
         Student student = request.student();
         List<Fault> clash = drill.clashes().stream()
                 .filter(request.likely()::contains)
                 .sorted()
                 .toList();
         if (!clash.isEmpty()) {
-            return Optional.of(
-                    student.hand().say("would make " + clash.get(0).label().toLowerCase() + " worse"));
+            String worse = "would make " + clash.get(0).label().toLowerCase() + " worse";
+            return Optional.of(new Objection(student.hand().say(worse), true));
         }
         List<Joint> joints = drill.neverWith().stream()
                 .filter(student.flags()::contains)
                 .sorted()
                 .toList();
         if (!joints.isEmpty()) {
-            return Optional.of("not with a flagged " + joints.get(0).label().toLowerCase());
+            return Optional.of(
+                    new Objection("not with a flagged " + joints.get(0).label().toLowerCase(), true));
         }
         if (!drill.suits(request.approach())) {
             return Optional.of(drill.needs().stream()
@@ -72,20 +82,31 @@ final class DrillChoice {
                     .sorted()
                     .findFirst()
                     .map(n -> "needs \"" + n.label() + "\" for " + decapitalised(n))
-                    .orElse("belongs to another pressure school"));
+                    .or(() -> Optional.of("belongs to another pressure school"))
+                    .map(reason -> new Objection(reason, false))
+                    .orElseThrow());
         }
         List<Equipment> missing = drill.kit().stream()
                 .filter(e -> !student.has(e) && e.substitute().isEmpty())
                 .sorted()
                 .toList();
         if (!missing.isEmpty()) {
-            return Optional.of("needs "
-                    + missing.stream().map(e -> e.label().toLowerCase()).collect(Collectors.joining(" and ")));
+            String items = missing.stream().map(e -> e.label().toLowerCase()).collect(Collectors.joining(" and "));
+            return Optional.of(new Objection("needs " + items, false));
         }
         if (!places.isEmpty() && drill.places().stream().noneMatch(places::contains)) {
-            return Optional.of("cannot be done where this student practises");
+            return Optional.of(new Objection("cannot be done where this student practises", false));
         }
         return Optional.empty();
+    }
+
+    /**
+     * @throws IllegalArgumentException if this drill would hurt this student or make a fault worse
+     */
+    void refuseWhatHarms(Drill drill) {
+        objection(drill).filter(Objection::firm).ifPresent(against -> {
+            throw new IllegalArgumentException(drill.name() + ": " + against.reason() + ".");
+        });
     }
 
     private static String decapitalised(Choice choice) {
@@ -101,10 +122,18 @@ final class DrillChoice {
      */
     Optional<Drill> best(
             Fault fault, Rung rung, Predicate<Drill> also, Predicate<String> passedBefore, Optional<String> previous) {
+        return ranked(fault, rung, also, passedBefore, previous).stream().findFirst();
+    }
+
+    /** All allowed drills for a fault on a rung, the best first. */
+    List<Drill> ranked(
+            Fault fault, Rung rung, Predicate<Drill> also, Predicate<String> passedBefore, Optional<String> previous) {
         return allowed.stream()
                 .filter(d -> d.effects().containsKey(fault) && d.covers(rung) && also.test(d))
                 .filter(d -> d.after().stream().allMatch(passedBefore))
-                .max(Comparator.comparingDouble(d -> score(d, fault, rung, previous)));
+                .sorted(Comparator.comparingDouble((Drill d) -> score(d, fault, rung, previous))
+                        .reversed())
+                .toList();
     }
 
     boolean possibleSomewhere(Drill drill, Rung rung) {

@@ -4,19 +4,21 @@ import app.hodegon.core.swing.Identified;
 
 /** How well a student plays. */
 public enum Level implements Identified {
-    BEGINNER("beginner", "Beginner", 4),
-    IMPROVER("improver", "Improver", 3),
-    CLUB("club", "Club player", 3),
-    SCRATCH("scratch", "Low handicap", 2);
+    BEGINNER("beginner", "Beginner", 4, 62),
+    IMPROVER("improver", "Improver", 3, 44),
+    CLUB("club", "Club player", 3, 36),
+    SCRATCH("scratch", "Low handicap", 2, 26);
 
     private final String id;
     private final String label;
     private final int daysPerRung;
+    private final double repsToLearn;
 
-    Level(String id, String label, int daysPerRung) {
+    Level(String id, String label, int daysPerRung, double repsToLearn) {
         this.id = id;
         this.label = label;
         this.daysPerRung = daysPerRung;
+        this.repsToLearn = repsToLearn;
     }
 
     @Override
@@ -28,7 +30,12 @@ public enum Level implements Identified {
         return label;
     }
 
-    /** Practice days the planner allows for one rung before it lays the next; a working assumption. */
+    /** Spaced reps after which a typical student has learned two thirds of a rung; an assumption of the learner. */
+    public double repsToLearn() {
+        return repsToLearn;
+    }
+
+    /** Practice days on one rung from which the planner starts its search; a working assumption. */
     int daysPerRung() {
         return daysPerRung;
     }

@@ -46,6 +46,8 @@ public record Plan(
      * @param balls how many of all reps are balls
      * @param seconds rests included
      * @param scored whether each rep is counted good or not for the gate
+     * @param contrast how many of the reps are deliberately wrong, to feel the difference
+     * @param locked whether the coach wants it to stay as it is
      */
     public record Block(
             Fault fault,
@@ -58,10 +60,34 @@ public record Plan(
             int balls,
             int seconds,
             String cue,
-            boolean scored) {
+            boolean scored,
+            int contrast,
+            boolean locked) {
 
         public int reps() {
             return sets * repsPerSet;
+        }
+
+        Block withContrast(int reps) {
+            return new Block(
+                    fault, drill, rung, kind, sets, repsPerSet, restSeconds, balls, seconds, cue, scored, reps, locked);
+        }
+
+        Block keptByCoach() {
+            return new Block(
+                    fault,
+                    drill,
+                    rung,
+                    kind,
+                    sets,
+                    repsPerSet,
+                    restSeconds,
+                    balls,
+                    seconds,
+                    cue,
+                    scored,
+                    contrast,
+                    true);
         }
     }
 

@@ -16,6 +16,7 @@ import java.util.Set;
  * @param likely every fault graded likely; those in focus are added
  * @param from first day of practice
  * @param nextLesson day of the next lesson, on which there is no practice
+ * @param edits what the coach decided beforehand
  */
 public record PlanRequest(
         Student student,
@@ -23,12 +24,28 @@ public record PlanRequest(
         List<Focus> focus,
         Set<Fault> likely,
         LocalDate from,
-        LocalDate nextLesson) {
+        LocalDate nextLesson,
+        Edits edits) {
 
     /** Longest plan, in days. */
     public static final int LONGEST = 120;
 
     public record Focus(Fault fault, Grade grade) {}
+
+    /** Without edits. */
+    public PlanRequest(
+            Student student,
+            Approach approach,
+            List<Focus> focus,
+            Set<Fault> likely,
+            LocalDate from,
+            LocalDate nextLesson) {
+        this(student, approach, focus, likely, from, nextLesson, Edits.NONE);
+    }
+
+    public PlanRequest with(Edits other) {
+        return new PlanRequest(student, approach, focus, likely, from, nextLesson, other);
+    }
 
     public PlanRequest {
         focus = List.copyOf(focus);

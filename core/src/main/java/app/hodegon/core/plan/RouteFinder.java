@@ -32,8 +32,11 @@ final class RouteFinder {
         this.choice = choice;
     }
 
-    /** The steps from the first rung not yet passed upwards; empty if no drill is allowed. */
-    List<Step> route(Fault fault) {
+    Route route(Fault fault) {
+        return new Route(fault, steps(fault), below(fault));
+    }
+
+    private List<Step> steps(Fault fault) {
         Optional<Rung> passed = highestPassed(fault).map(Student.Done::rung);
         Set<String> passedDrills = new HashSet<>();
         request.student().doneBefore().stream().filter(Student.Done::passed).forEach(d -> passedDrills.add(d.drill()));
@@ -42,9 +45,13 @@ final class RouteFinder {
         for (Rung rung : Rung.values()) {
             if (passed.isPresent() && rung.compareTo(passed.get()) <= 0) continue;
             if (rung == Rung.TRANSFER && !transferAllowed(passed)) continue;
+            Edits.StepId id = new Edits.StepId(fault, rung);
+            if (request.edits().skipped().contains(id)) continue;
             Optional<String> below = previous;
-            Optional<Drill> best =
-                    choice.best(fault, rung, d -> choice.possibleSomewhere(d, rung), passedDrills::contains, below);
+            String chosen = request.edits().chosen().get(id);
+            Optional<Drill> best = chosen != null ? Optional.of(chosen(id, chosen)) : Optional.empty();
+            if (best.isEmpty())
+                best = choice.best(fault, rung, d -> choice.possibleSomewhere(d, rung), passedDrills::contains, below);
             if (best.isEmpty()) {
                 // Say what the rung would be, so that the plan can say what place it waits for.
                 best = choice.best(fault, rung, d -> true, passedDrills::contains, below);
@@ -56,7 +63,7 @@ final class RouteFinder {
                     fault,
                     drill.id(),
                     rung.gated() ? Optional.of(Gate.STANDARD) : Optional.empty(),
-                    why(drill, fault, rung, below)));
+                    chosen != null ? "your choice" : why(drill, fault, rung, below)));
             passedDrills.add(drill.id());
             previous = Optional.of(drill.id());
         }
@@ -67,7 +74,7 @@ final class RouteFinder {
      * What lies under a route that starts above the first rungs, highest first: what was passed, and a ball-free drill
      * for days without a place for balls.
      */
-    List<Step> below(Fault fault) {
+    private List<Step> below(Fault fault) {
         List<Step> below = new ArrayList<>();
         passed(fault)
                 .sorted(Comparator.comparing(Student.Done::rung).reversed())
@@ -83,6 +90,17 @@ final class RouteFinder {
                             new Step(Rung.REHEARSE, fault, d.id(), Optional.empty(), "keeps it up without a ball")));
         }
         return below;
+    }
+
+    private Drill chosen(Edits.StepId step, String id) {
+        Drill drill = library.drill(id);
+        if (!drill.covers(step.rung()) || !drill.effects().containsKey(step.fault())) {
+            throw new IllegalArgumentException(drill.name() + " is no drill for "
+                    + request.student().hand().say(step.fault().label().toLowerCase()) + " on the rung "
+                    + step.rung().label().toLowerCase() + ".");
+        }
+        choice.refuseWhatHarms(drill);
+        return drill;
     }
 
     private Optional<Student.Done> highestPassed(Fault fault) {
@@ -103,7 +121,7 @@ final class RouteFinder {
                 || ChronoUnit.DAYS.between(request.from(), request.nextLesson()) >= DAYS_BEFORE_TRANSFER;
     }
 
-    private String why(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
+    String why(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
         List<String> reasons = new ArrayList<>();
         reasons.add((drill.effects().get(fault) == Effect.MAIN ? "works directly on " : "helps with ")
                 + fault.label().toLowerCase());

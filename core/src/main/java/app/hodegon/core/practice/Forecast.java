@@ -1,7 +1,10 @@
 package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Place;
+import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Block;
@@ -35,7 +38,7 @@ public final class Forecast {
      * Chance per step of the route, 0 to 1, in the route's order; always falling along one fault's route. Steps without
      * a gate are left out.
      */
-    public static Map<Step, Double> of(Plan plan, Level level) {
+    public static Map<Step, Double> of(Plan plan, Level level, DrillLibrary library) {
         Map<Fault, List<Step>> ladders = plan.route().stream()
                 .filter(s -> s.gate().isPresent())
                 .collect(Collectors.groupingBy(Step::fault, LinkedHashMap::new, Collectors.toList()));
@@ -43,7 +46,7 @@ public final class Forecast {
         ladders.forEach((fault, steps) -> through.put(fault, new int[steps.size()]));
         Random random = new Random(SEED);
         for (int i = 0; i < STUDENTS; i++) {
-            Walk walk = new Walk(Learner.draw(level, random), ladders);
+            Walk walk = new Walk(Learner.draw(level.repsToLearn(), random), ladders, library);
             for (Day day : plan.days()) {
                 boolean kept = random.nextDouble() < DAYS_KEPT;
                 walk.day(day, kept);
@@ -63,12 +66,14 @@ public final class Forecast {
     private static final class Walk {
         private final Learner learner;
         private final Map<Fault, List<Step>> ladders;
+        private final DrillLibrary library;
         private final Map<Fault, Integer> passed = new EnumMap<>(Fault.class);
         private final Map<Fault, List<CheckSet>> checks = new EnumMap<>(Fault.class);
 
-        Walk(Learner learner, Map<Fault, List<Step>> ladders) {
+        Walk(Learner learner, Map<Fault, List<Step>> ladders, DrillLibrary library) {
             this.learner = learner;
             this.ladders = ladders;
+            this.library = library;
             ladders.keySet().forEach(fault -> {
                 passed.put(fault, 0);
                 checks.put(fault, new ArrayList<>());
@@ -85,13 +90,18 @@ public final class Forecast {
                 if (at < 0) continue;
                 Step step = ladder.get(at);
                 if (block.kind() != Kind.CHECK) {
-                    learner.learn(block.fault(), step.rung(), block.reps());
+                    learner.learn(block.fault(), step.rung(), block.reps(), external(step));
                     continue;
                 }
                 int good = 0;
-                for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps())) if (rep) good++;
+                for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps(), external(step)))
+                    if (rep) good++;
                 check(step, at, day.date(), good, block.reps());
             }
+        }
+
+        private boolean external(Step step) {
+            return library.drill(step.drill()).feedback().stream().anyMatch(Feedback::external);
         }
 
         /** The first step not passed, or the highest below it that needs no ball where there is none; −1 for none. */

@@ -7,8 +7,10 @@ import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
@@ -19,7 +21,6 @@ import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Feel;
 import app.hodegon.core.practice.Ladder;
-import app.hodegon.core.practice.Learner;
 import app.hodegon.core.practice.Pain;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.swing.Tally;
@@ -67,7 +68,7 @@ public final class SeasonSimulator {
     private SeasonSimulator(Persona persona, long seed) {
         this.random = new Random(seed * 31 + persona.name().hashCode());
         this.persona = persona;
-        this.learner = Learner.draw(persona.profile().level(), random);
+        this.learner = Learner.draw(persona.profile().level().repsToLearn(), random);
         this.bay = new Bay(random, persona.reads());
         this.diagnostician =
                 new Diagnostician(Approach.DEFAULT.school(), persona.profile().hand());
@@ -203,7 +204,12 @@ public final class SeasonSimulator {
 
     private String marks(Block block) {
         StringBuilder marks = new StringBuilder();
-        for (boolean good : learner.practise(block.fault(), block.rung(), block.reps())) marks.append(good ? '+' : '-');
+        for (boolean good : learner.practise(block.fault(), block.rung(), block.reps(), external(block)))
+            marks.append(good ? '+' : '-');
         return marks.toString();
+    }
+
+    private static boolean external(Block block) {
+        return DrillLibrary.standard().drill(block.drill()).feedback().stream().anyMatch(Feedback::external);
     }
 }

@@ -2,6 +2,7 @@ package app.hodegon.core.simulate;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan.Step;
@@ -78,11 +79,12 @@ class SeasonTest {
         Season.Lesson lesson = SeasonSimulator.live(named("Bram Ellery"), TODAY, SEED)
                 .lessons()
                 .get(0);
-        Map<Step, Double> chances = Forecast.of(lesson.plan(), Level.IMPROVER);
+        Map<Step, Double> chances = Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard());
         assertThat(List.copyOf(chances.values())).isSortedAccordingTo((a, b) -> Double.compare(b, a));
         assertThat(chances.entrySet().iterator().next().getKey().rung()).isEqualTo(Rung.FEEL);
         assertThat(chances.values().iterator().next()).isGreaterThan(0.6);
-        assertThat(Forecast.of(lesson.plan(), Level.IMPROVER)).isEqualTo(chances);
+        assertThat(Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard()))
+                .isEqualTo(chances);
     }
 
     private static Persona named(String name) {

@@ -1,0 +1,91 @@
+package app.hodegon.core.learning;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Rung;
+
+/**
+ * How a movement is learned with repetitions: an assumption, not a finding. Learning on a rung follows an exponential
+ * curve (Heathcote, Brown and Mewhort 2000); reps massed on one day count less and less; what a rung below has not
+ * learned holds the next one up; feedback from outside helps early; nights without practice take a little away.
+ */
+public final class Skill {
+
+    private static final int RUNGS = Rung.values().length;
+    private static final double CARRIED_OVER = 0.35;
+
+    /** So many reps of one rung in a day count for about two thirds of as many spread out. */
+    private static final double MASSED = 120;
+
+    /** What a rung teaches when the one below is not learned at all. */
+    private static final double WITHOUT_GROUND = 0.35;
+
+    private static final double EXTERNAL_FEEDBACK = 1.2;
+    private static final double KEPT_OVERNIGHT = 0.985;
+
+    /** Each higher rung is harder to begin with. */
+    private static final double HARDER = 0.03;
+
+    private final double start;
+    private final double ceiling;
+    private final double repsToLearn;
+    private final double[][] reps = new double[Fault.values().length][RUNGS];
+    private final double[][] today = new double[Fault.values().length][RUNGS];
+
+    /**
+     * @param start chance of a good rep before any practice, 0 to 1
+     * @param ceiling the chance that practice tends to
+     * @param repsToLearn spaced reps after which about two thirds of a rung are learned
+     */
+    public Skill(double start, double ceiling, double repsToLearn) {
+        this.start = start;
+        this.ceiling = ceiling;
+        this.repsToLearn = repsToLearn;
+    }
+
+    /** A typical student who needs about so many reps. */
+    public static Skill typical(double repsToLearn) {
+        return new Skill(Learner.TYPICAL_START, Learner.TYPICAL_CEILING, repsToLearn);
+    }
+
+    /** A night passes: what was not practised that day fades a little. */
+    public void sleep() {
+        for (int f = 0; f < reps.length; f++) {
+            for (int r = 0; r < RUNGS; r++) {
+                if (today[f][r] == 0) reps[f][r] *= KEPT_OVERNIGHT;
+                today[f][r] = 0;
+            }
+        }
+    }
+
+    /**
+     * @param external whether something outside the body tells a good rep
+     */
+    public void practise(Fault fault, Rung rung, double count, boolean external) {
+        int f = fault.ordinal();
+        int r = rung.ordinal();
+        double before = today[f][r];
+        double counted = MASSED * (Math.exp(-before / MASSED) - Math.exp(-(before + count) / MASSED));
+        today[f][r] += count;
+        if (external && rung.compareTo(Rung.REHEARSE) <= 0) counted *= EXTERNAL_FEEDBACK;
+        if (r > Rung.FEEL.ordinal()) {
+            counted *= WITHOUT_GROUND + (1 - WITHOUT_GROUND) * learned(fault, Rung.values()[r - 1]);
+        }
+        reps[f][r] += counted;
+    }
+
+    /** How much of what can be learned on a rung is learned, 0 to 1. */
+    public double learned(Fault fault, Rung rung) {
+        return 1 - Math.exp(-reps[fault.ordinal()][rung.ordinal()] / repsToLearn);
+    }
+
+    /** Chance of a good rep on an ordinary day, 0 to 1. */
+    public double chanceOfGood(Fault fault, Rung rung) {
+        double first = Math.max(0.1, start - HARDER * rung.ordinal() + carriedOver(fault, rung));
+        return Math.max(0.05, Math.min(0.97, first + (ceiling - first) * learned(fault, rung)));
+    }
+
+    private double carriedOver(Fault fault, Rung rung) {
+        if (rung.ordinal() <= Rung.FEEL.ordinal()) return 0;
+        return CARRIED_OVER * learned(fault, Rung.values()[rung.ordinal() - 1]);
+    }
+}

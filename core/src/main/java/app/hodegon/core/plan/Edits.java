@@ -1,0 +1,74 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Plan.Kind;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+
+/**
+ * What a coach decided about a plan; the planner keeps it and lays the rest around it. An undo is an earlier value
+ * again.
+ *
+ * @param locked blocks that stay as they are
+ * @param dropped blocks that the coach took out of a day
+ * @param chosen drills the coach wants for a rung, instead of the planner's choice
+ * @param skipped rungs left out of the route
+ */
+public record Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
+
+    public static final Edits NONE = new Edits(List.of(), Set.of(), Map.of(), Set.of());
+
+    /** Most sets a coach can ask for in one block. */
+    public static final int MOST_SETS = 60;
+
+    /** One rung of one fault's route. */
+    public record StepId(Fault fault, Rung rung) {}
+
+    /**
+     * A block kept on its day with its sets.
+     *
+     * @param sets 1 to {@value #MOST_SETS}
+     * @param repsPerSet 1 to {@value Dose#LARGEST_SET}; of a check or a refresher the planner's own
+     */
+    public record Locked(LocalDate date, Fault fault, Rung rung, String drill, Kind kind, int sets, int repsPerSet) {
+        public Locked {
+            if (repsPerSet < 1 || repsPerSet > Dose.LARGEST_SET) {
+                throw new IllegalArgumentException(
+                        "A set has 1 to " + Dose.LARGEST_SET + " reps, not " + repsPerSet + ".");
+            }
+            if (sets < 1 || sets > MOST_SETS) {
+                throw new IllegalArgumentException("A block has 1 to " + MOST_SETS + " sets, not " + sets + ".");
+            }
+        }
+    }
+
+    public record Dropped(LocalDate date, Fault fault, Kind kind) {}
+
+    public Edits {
+        locked = List.copyOf(locked);
+        dropped = Set.copyOf(dropped);
+        chosen = Map.copyOf(chosen);
+        skipped = Set.copyOf(skipped);
+        long places = locked.stream()
+                .map(l -> List.of(l.date(), l.fault(), l.kind()))
+                .distinct()
+                .count();
+        if (places < locked.size()) {
+            throw new IllegalArgumentException("Two locked blocks of one kind and fault stand on the same day.");
+        }
+    }
+
+    Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {
+        return locked.stream()
+                .filter(l -> l.date().equals(date) && l.fault() == fault && l.kind() == kind)
+                .findFirst();
+    }
+
+    boolean dropped(LocalDate date, Fault fault, Kind kind) {
+        return dropped.contains(new Dropped(date, fault, kind));
+    }
+}

@@ -1,0 +1,124 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.plan.ExpectedClimb.Expected;
+import app.hodegon.core.plan.Plan.Block;
+import app.hodegon.core.plan.Plan.Day;
+import app.hodegon.core.plan.Plan.Step;
+import java.util.Arrays;
+import java.util.List;
+
+/**
+ * Finds how many days each rung is given. The objective, in this order: gates passed by the next lesson (a gate of the
+ * second fault counts half), then days that suit where the student will be, then few different drills, then even days. Coordinate
+ * descent from the level's usual pace: for one rung after the other, the best number of days while the others stand.
+ * Deterministic; a local optimum, not proven the best.
+ */
+final class Pacing {
+
+    private static final double SECOND_FAULT = 0.5;
+
+    /** Weight of a day's fit: nobody lingers on what is all but passed, or climbs far ahead of it. */
+    private static final double FIT = 0.05;
+
+    /** Small enough never to outweigh a real chance of a gate. */
+    private static final double PER_DRILL = 0.004;
+
+    private static final double UNEVEN = 0.002;
+
+    /** Two different days pass a gate: fewer on a rung make no sense. */
+    private static final int FEWEST_DAYS = 2;
+
+    private static final int MOST_DAYS = 12;
+    private static final int ROUNDS = 3;
+
+    private final PlanRequest request;
+    private final DrillLibrary library;
+    private final List<Route> routes;
+    private final Layout layout;
+
+    private int[][] pace;
+    private List<Day> days;
+    private double score;
+
+    Pacing(PlanRequest request, DrillLibrary library, List<Route> routes) {
+        this.request = request;
+        this.library = library;
+        this.routes = routes;
+        this.layout = new Layout(request, library, routes);
+        int usual = request.student().level().daysPerRung();
+        this.pace = routes.stream()
+                .map(r -> r.steps().stream()
+                        .mapToInt(s -> s.gate().isPresent() ? usual : 1)
+                        .toArray())
+                .toArray(int[][]::new);
+        this.days = layout.lay(pace);
+        this.score = score(days);
+    }
+
+    List<Day> best() {
+        boolean better = !days.isEmpty();
+        for (int round = 0; better && round < ROUNDS; round++) {
+            better = false;
+            for (int route = 0; route < pace.length; route++) {
+                for (int step = 0; step < pace[route].length; step++) {
+                    if (reached(routes.get(route).steps().get(step))) better |= tries(route, step);
+                }
+            }
+        }
+        return days;
+    }
+
+    /** Whether the days laid so far get to this step: what lies beyond them need not be tried. */
+    private boolean reached(Step step) {
+        return step.gate().isPresent()
+                && days.stream()
+                        .flatMap(d -> d.blocks().stream())
+                        .anyMatch(b -> b.fault() == step.fault() && b.rung() == step.rung());
+    }
+
+    private boolean tries(int route, int step) {
+        boolean better = false;
+        int before = pace[route][step];
+        for (int next = FEWEST_DAYS; next <= Math.min(MOST_DAYS, days.size()); next++) {
+            if (next == before) continue;
+            int[][] other = Arrays.stream(pace).map(int[]::clone).toArray(int[][]::new);
+            other[route][step] = next;
+            List<Day> laid = layout.lay(other);
+            double scored = score(laid);
+            if (scored <= score + 1e-9) continue;
+            pace = other;
+            days = laid;
+            score = scored;
+            better = true;
+        }
+        return better;
+    }
+
+    private double score(List<Day> laid) {
+        double total = 0;
+        double weight = 1;
+        for (Expected expected :
+                ExpectedClimb.of(laid, routes, request.student().level(), library)) {
+            total += weight * (expected.gates() + FIT * expected.fit());
+            weight = SECOND_FAULT;
+        }
+        long drills = laid.stream()
+                .flatMap(d -> d.blocks().stream())
+                .map(Block::drill)
+                .distinct()
+                .count();
+        return total - PER_DRILL * drills - UNEVEN * uneven(laid);
+    }
+
+    /** Spread of the days' minutes, as a share of their mean. */
+    private static double uneven(List<Day> laid) {
+        if (laid.isEmpty()) return 0;
+        double mean = laid.stream().mapToInt(Day::seconds).average().orElse(0);
+        double square = laid.stream()
+                .mapToDouble(d -> (d.seconds() - mean) * (d.seconds() - mean))
+                .average()
+                .orElse(0);
+        return Math.sqrt(square) / mean;
+    }
+}

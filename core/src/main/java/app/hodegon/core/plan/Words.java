@@ -1,0 +1,18 @@
+package app.hodegon.core.plan;
+
+import java.time.LocalDate;
+import java.time.format.DateTimeFormatter;
+import java.util.Locale;
+
+/** How days are named in a plan's texts. */
+final class Words {
+
+    private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.UK);
+
+    private Words() {}
+
+    /** Wednesday 2 December. */
+    static String day(LocalDate date) {
+        return DAY.format(date);
+    }
+}
