@@ -103,6 +103,6 @@ public class CoreBenchmark {
 
     @Benchmark
     public Map<Plan.Step, Double> forecastOfThatPlan() {
-        return Forecast.of(plan, Level.IMPROVER);
+        return Forecast.of(plan, Level.IMPROVER, DrillLibrary.standard());
     }
 }

@@ -124,9 +124,10 @@ final class DemoTimes {
         time("Since last time", "GET", lesson + "/progress", null);
         time(
                 "A plan drafted, forecast and stored",
-                "POST",
+                "PUT",
                 lesson + "/plan",
                 "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(held.plusDays(1), held.plusDays(14)));
+        time("What could be given for a better climb", "GET", lesson + "/plan/offers", null);
         time("The vocabulary", "GET", "/api/catalogue?hand=right", null);
         time("Diagnosis calculator, 25 pieces of evidence", "POST", "/api/diagnosis", evidence());
         time("The feet against a second school", "GET", lesson + "/feet?against=full-load", null);

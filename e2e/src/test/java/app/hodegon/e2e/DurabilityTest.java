@@ -121,7 +121,7 @@ class DurabilityTest {
         coach.send("PUT", path + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"for this test\"}");
         LocalDate today = LocalDate.parse(lesson.path("heldOn").asString());
         JsonNode plan = coach.send(
-                "POST", path + "/plan", "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14)));
+                "PUT", path + "/plan", "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14)));
         coach.send("POST", "/api/plans/" + plan.path("id").asString() + "/assignment", null);
         String token = coach.send("POST", "/api/students/" + student + "/invitation", null)
                 .path("token")

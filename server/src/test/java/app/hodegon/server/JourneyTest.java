@@ -50,14 +50,14 @@ class JourneyTest {
 
         LocalDate today = LocalDate.parse(lesson.path("heldOn").asString());
         String dates = "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14));
-        coach.post("/api/lessons/" + id + "/plan", dates).refused(409);
+        coach.put("/api/lessons/" + id + "/plan", dates).refused(409);
         coach.put("/api/lessons/" + id + "/focus", "{\"faults\":[\"toe-fall\"],\"reason\":\"\"}")
                 .refused(422);
         coach.put("/api/lessons/" + id + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"\"}")
                 .expect(200);
         coach.delete("/api/lessons/" + id).refused(409);
         JsonNode plan =
-                coach.post("/api/lessons/" + id + "/plan", dates).expect(201).body();
+                coach.put("/api/lessons/" + id + "/plan", dates).expect(200).body();
         assertThat(plan.at("/plan/route/1/chance").asDouble()).isBetween(0.0, 1.0);
         String planId = plan.path("id").asString();
         coach.post("/api/plans/" + planId + "/assignment", null).expect(200);

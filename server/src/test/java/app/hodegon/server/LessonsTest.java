@@ -180,9 +180,9 @@ class LessonsTest {
                 .expect(200)
                 .body();
         assertThat(decided.path("focusReason").asString()).isEqualTo("Seen last year");
-        coach.post(lesson + "/plan", "{\"from\":\"2020-01-01\",\"nextLesson\":\"2020-01-14\"}")
+        coach.put(lesson + "/plan", "{\"from\":\"2020-01-01\",\"nextLesson\":\"2020-01-14\"}")
                 .refused(422);
-        coach.post(lesson + "/plan", "{\"from\":\"soon\",\"nextLesson\":\"2020-01-14\"}")
+        coach.put(lesson + "/plan", "{\"from\":\"soon\",\"nextLesson\":\"2020-01-14\"}")
                 .refused(400);
     }
 

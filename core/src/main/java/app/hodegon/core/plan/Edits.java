@@ -8,6 +8,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a coach decided about a plan; the planner keeps it and lays the rest around it. An undo is an earlier value
@@ -60,6 +61,15 @@ public record Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, Strin
         if (places < locked.size()) {
             throw new IllegalArgumentException("Two locked blocks of one kind and fault stand on the same day.");
         }
+    }
+
+    /** Only what concerns this day and later ones; what lies behind is no longer laid. */
+    public Edits from(LocalDate day) {
+        return new Edits(
+                locked.stream().filter(l -> !l.date().isBefore(day)).toList(),
+                dropped.stream().filter(d -> !d.date().isBefore(day)).collect(Collectors.toSet()),
+                chosen,
+                skipped);
     }
 
     Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {

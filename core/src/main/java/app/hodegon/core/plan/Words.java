@@ -1,7 +1,9 @@
 package app.hodegon.core.plan;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.format.DateTimeFormatter;
+import java.time.format.TextStyle;
 import java.util.Locale;
 
 /** How days are named in a plan's texts. */
@@ -14,5 +16,10 @@ final class Words {
     /** Wednesday 2 December. */
     static String day(LocalDate date) {
         return DAY.format(date);
+    }
+
+    /** Wednesday. */
+    static String weekday(DayOfWeek day) {
+        return day.getDisplayName(TextStyle.FULL, Locale.UK);
     }
 }

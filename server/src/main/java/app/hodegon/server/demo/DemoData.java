@@ -10,6 +10,7 @@ import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.account.Accounts;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.PlanTerms;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
@@ -98,7 +99,8 @@ class DemoData implements DemoAccounts, InitializingBean {
                     stored.id(),
                     lesson.focus().stream().map(f -> f.id()).toList(),
                     lesson.diagnosis().focus().equals(lesson.focus()) ? "" : "Staying with what we began.");
-            StoredPlan plan = plans.draft(coach, stored.id(), lesson.on().plusDays(1), lesson.nextLesson());
+            StoredPlan plan = plans.draft(
+                    coach, stored.id(), PlanTerms.between(lesson.on().plusDays(1), lesson.nextLesson()));
             plans.assign(coach, plan.id());
             for (PracticeSession session : lesson.practice()) {
                 practice.put(student.id(), persona.profile().flags(), plan.id(), session);

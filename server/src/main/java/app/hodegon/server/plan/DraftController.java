@@ -67,7 +67,7 @@ class DraftController {
     @PostMapping("/api/plans/draft")
     PlanView draft(@Valid @RequestBody DraftRequest request) {
         PlanRequest planRequest = Invalid.in("focus", () -> request(request));
-        return PlanView.of(planner.plan(planRequest), Map.of());
+        return PlanView.of(planner.plan(planRequest));
     }
 
     private static PlanRequest request(DraftRequest request) {

@@ -1,20 +1,25 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
-import java.time.LocalDate;
+import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.UUID;
-import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.ResponseStatus;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Drafting and handing over plans. */
@@ -30,19 +35,40 @@ class PlanController {
         this.lessons = lessons;
     }
 
-    record PlanDates(@NotNull LocalDate from, @NotNull LocalDate nextLesson) {}
-
     @GetMapping("/lessons/{lessonId}/plan")
     StoredPlan ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
         lessons.ofCoach(coach, lessonId);
         return plans.ofLesson(lessonId).orElseThrow(() -> new NotFound("plan"));
     }
 
-    @PostMapping("/lessons/{lessonId}/plan")
-    @ResponseStatus(HttpStatus.CREATED)
+    @PutMapping("/lessons/{lessonId}/plan")
     StoredPlan draft(
-            @AuthenticationPrincipal Account coach, @PathVariable UUID lessonId, @Valid @RequestBody PlanDates dates) {
-        return plans.draft(coach, lessonId, dates.from(), dates.nextLesson());
+            @AuthenticationPrincipal Account coach, @PathVariable UUID lessonId, @Valid @RequestBody PlanTerms terms) {
+        return plans.draft(coach, lessonId, terms);
+    }
+
+    @GetMapping("/lessons/{lessonId}/plan/offers")
+    OffersView offers(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
+        return plans.offers(coach, lessonId);
+    }
+
+    record AlternativeView(@NotNull String drill, @NotNull String why) {}
+
+    @GetMapping("/lessons/{lessonId}/plan/alternatives")
+    List<AlternativeView> alternatives(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID lessonId,
+            @RequestParam @Size(max = 40) String fault,
+            @RequestParam @Size(max = 20) String rung) {
+        return plans
+                .alternatives(
+                        coach,
+                        lessonId,
+                        Invalid.in("fault", () -> Identified.of(Fault.class, fault)),
+                        Invalid.in("rung", () -> Identified.of(Rung.class, rung)))
+                .stream()
+                .map(a -> new AlternativeView(a.drill(), a.why()))
+                .toList();
     }
 
     @PostMapping("/plans/{id}/assignment")

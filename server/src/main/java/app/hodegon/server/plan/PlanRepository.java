@@ -4,7 +4,6 @@ import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.STUDENT;
 
 import java.time.Clock;
-import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -12,6 +11,7 @@ import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
 
 @Repository
@@ -24,7 +24,10 @@ class PlanRepository {
     PlanRepository(DSLContext db, Clock clock, JsonMapper json) {
         this.db = db;
         this.clock = clock;
-        this.json = json;
+        // Earlier plans have no contrast and no locks: what is missing is none.
+        this.json = json.rebuild()
+                .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
+                .build();
     }
 
     Optional<StoredPlan> ofCoach(UUID coach, UUID id) {
@@ -54,11 +57,16 @@ class PlanRepository {
                         row.value1().getFromDay(),
                         row.value1().getNextLesson(),
                         row.value1().getAssignedAt() != null,
+                        row.value1().getTerms() == null
+                                ? PlanTerms.between(
+                                        row.value1().getFromDay(), row.value1().getNextLesson())
+                                : json.readValue(row.value1().getTerms(), PlanTerms.class),
+                        List.of(),
                         json.readValue(row.value1().getDocument(), PlanView.class)));
     }
 
     /** Replaces the lesson's draft, if it has one; assigned plans stay as they were. */
-    UUID add(UUID student, UUID lesson, LocalDate from, LocalDate nextLesson, PlanView plan) {
+    UUID add(UUID student, UUID lesson, PlanTerms terms, PlanView plan) {
         db.deleteFrom(PLAN)
                 .where(PLAN.LESSON_ID.eq(lesson).and(PLAN.ASSIGNED_AT.isNull()))
                 .execute();
@@ -67,12 +75,30 @@ class PlanRepository {
                 .set(PLAN.ID, id)
                 .set(PLAN.STUDENT_ID, student)
                 .set(PLAN.LESSON_ID, lesson)
-                .set(PLAN.FROM_DAY, from)
-                .set(PLAN.NEXT_LESSON, nextLesson)
+                .set(PLAN.FROM_DAY, terms.from())
+                .set(PLAN.NEXT_LESSON, terms.nextLesson())
+                .set(PLAN.TERMS, json.writeValueAsString(terms))
                 .set(PLAN.DOCUMENT, json.writeValueAsString(plan))
                 .set(PLAN.CREATED_AT, OffsetDateTime.now(clock))
                 .execute();
         return id;
+    }
+
+    /** The plan of this lesson that the student has. */
+    Optional<StoredPlan> assignedOfLesson(UUID lesson) {
+        return fetch(PLAN.LESSON_ID.eq(lesson).and(PLAN.ASSIGNED_AT.isNotNull())).stream()
+                .reduce((earlier, later) -> later);
+    }
+
+    /** The running plan takes the draft's days and terms; the draft is used up. */
+    void takeOver(UUID running, StoredPlan draft) {
+        db.update(PLAN)
+                .set(PLAN.NEXT_LESSON, draft.nextLesson())
+                .set(PLAN.TERMS, json.writeValueAsString(draft.terms()))
+                .set(PLAN.DOCUMENT, json.writeValueAsString(draft.plan()))
+                .where(PLAN.ID.eq(running))
+                .execute();
+        db.deleteFrom(PLAN).where(PLAN.ID.eq(draft.id())).execute();
     }
 
     void assign(UUID id) {

@@ -1,17 +1,29 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Plan;
+import app.hodegon.core.swing.Identified;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Stream;
 
-/** A plan on the wire and in the store. */
+/**
+ * A plan on the wire and in the store.
+ *
+ * @param expectedGates gates a typical student of this level will have passed by the next lesson; null where nothing is
+ *     forecast
+ */
 public record PlanView(
         @NotNull List<StepView> route,
         @NotNull List<DayView> days,
         @NotNull TotalsView totals,
+        Double expectedGates,
         @NotNull List<KitView> kit,
         @NotNull List<LeftOutView> leftOut,
         @NotNull List<String> cautions,
@@ -36,7 +48,17 @@ public record PlanView(
             @NotNull LocalDate date,
             @NotNull String place,
             @NotNull double minutes,
-            @NotNull List<BlockView> blocks) {}
+            @NotNull List<BlockView> blocks) {
+
+        /** The day as the core compares it. */
+        Plan.Day toDay() {
+            return new Plan.Day(
+                    date,
+                    Identified.of(Place.class, place),
+                    (int) Math.round(minutes * 60),
+                    blocks.stream().map(BlockView::toBlock).toList());
+        }
+    }
 
     public record BlockView(
             @NotNull String fault,
@@ -49,10 +71,29 @@ public record PlanView(
             @NotNull int balls,
             @NotNull double minutes,
             @NotNull String cue,
-            @NotNull boolean scored) {
+            @NotNull boolean scored,
+            @NotNull int contrast,
+            @NotNull boolean locked) {
 
         public int reps() {
             return sets * repsPerSet;
+        }
+
+        private Plan.Block toBlock() {
+            return new Plan.Block(
+                    Identified.of(Fault.class, fault),
+                    drill,
+                    Identified.of(Rung.class, rung),
+                    Plan.Kind.valueOf(kind.toUpperCase(Locale.ROOT)),
+                    sets,
+                    repsPerSet,
+                    restSeconds,
+                    balls,
+                    (int) Math.round(minutes * 60),
+                    cue,
+                    scored,
+                    contrast,
+                    locked);
         }
     }
 
@@ -69,10 +110,19 @@ public record PlanView(
 
     public record WarningView(@NotNull String code, @NotNull String text) {}
 
+    /** Only laid, not forecast. */
+    static PlanView of(Plan plan) {
+        return of(plan, Map.of(), null, List.of());
+    }
+
     /**
-     * @param chances per step of the route that has a gate; empty where nothing is forecast
+     * @param chances per step of the route that has a gate
+     * @param behind days of the running plan that stay as they were
      */
-    static PlanView of(Plan plan, java.util.Map<Plan.Step, Double> chances) {
+    static PlanView of(Plan plan, Map<Plan.Step, Double> chances, Double expectedGates, List<DayView> behind) {
+        List<DayView> days = Stream.concat(behind.stream(), plan.days().stream().map(PlanView::day))
+                .toList();
+        List<BlockView> past = behind.stream().flatMap(d -> d.blocks().stream()).toList();
         return new PlanView(
                 plan.route().stream()
                         .map(s -> new StepView(
@@ -83,12 +133,16 @@ public record PlanView(
                                 s.why(),
                                 chances.get(s)))
                         .toList(),
-                plan.days().stream().map(PlanView::day).toList(),
+                days,
                 new TotalsView(
-                        plan.totals().reps(),
-                        plan.totals().balls(),
-                        minutes(plan.totals().seconds()),
+                        plan.totals().reps()
+                                + past.stream().mapToInt(BlockView::reps).sum(),
+                        plan.totals().balls()
+                                + past.stream().mapToInt(BlockView::balls).sum(),
+                        minutes(plan.totals().seconds())
+                                + behind.stream().mapToDouble(DayView::minutes).sum(),
                         plan.totals().wantedReps()),
+                expectedGates,
                 plan.kit().stream()
                         .map(k -> new KitView(
                                 k.item().id(), k.have(), k.substitute().orElse(null)))
@@ -126,7 +180,9 @@ public record PlanView(
                 block.balls(),
                 minutes(block.seconds()),
                 block.cue(),
-                block.scored());
+                block.scored(),
+                block.contrast(),
+                block.locked());
     }
 
     /** Minutes with one decimal. */

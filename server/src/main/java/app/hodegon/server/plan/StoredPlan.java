@@ -3,6 +3,7 @@ package app.hodegon.server.plan;
 import app.hodegon.server.plan.PlanView.DayView;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 
@@ -10,6 +11,8 @@ import java.util.UUID;
  * A plan as stored and as shown.
  *
  * @param assigned whether the student has it
+ * @param terms what it was made from
+ * @param changes of a draft: what it would change of the plan the student has, a sentence per day
  */
 public record StoredPlan(
         @NotNull UUID id,
@@ -18,9 +21,19 @@ public record StoredPlan(
         @NotNull LocalDate from,
         @NotNull LocalDate nextLesson,
         @NotNull boolean assigned,
+        @NotNull PlanTerms terms,
+        @NotNull List<String> changes,
         @NotNull PlanView plan) {
 
     public Optional<DayView> on(LocalDate date) {
         return plan.days().stream().filter(d -> d.date().equals(date)).findFirst();
+    }
+
+    List<DayView> daysBefore(LocalDate date) {
+        return plan.days().stream().filter(d -> d.date().isBefore(date)).toList();
+    }
+
+    StoredPlan withChanges(List<String> said) {
+        return new StoredPlan(id, studentId, lessonId, from, nextLesson, assigned, terms, said, plan);
     }
 }

@@ -1,0 +1,61 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.plan.Offers.Offer;
+import app.hodegon.core.plan.Plan;
+import app.hodegon.core.plan.PlanRequest;
+import app.hodegon.server.student.StudentEntry;
+import jakarta.validation.constraints.NotNull;
+import java.util.List;
+
+/**
+ * What could be given or given up for a better climb.
+ *
+ * @param reps reps as the plan stands
+ * @param gates expected gates passed as it stands
+ */
+public record OffersView(
+        @NotNull int reps, @NotNull double gates, @NotNull List<OfferView> offers) {
+
+    /**
+     * @param terms what to draft the plan with to take the offer
+     */
+    public record OfferView(
+            @NotNull String code,
+            @NotNull String text,
+            @NotNull int reps,
+            @NotNull double gates,
+            @NotNull PlanTerms terms) {}
+
+    static OffersView of(PlanTerms terms, Plan plan, double gates, List<Offer> offers) {
+        return new OffersView(
+                plan.totals().reps(),
+                gates,
+                offers.stream()
+                        .map(o -> new OfferView(
+                                o.code(), o.text(), o.plan().totals().reps(), o.gates(), terms(terms, o)))
+                        .toList());
+    }
+
+    private static PlanTerms terms(PlanTerms now, Offer offer) {
+        PlanRequest request = offer.request();
+        return switch (offer.code()) {
+            case "more-minutes", "more-days" ->
+                new PlanTerms(
+                        now.from(),
+                        now.nextLesson(),
+                        StudentEntry.of("", "", "metric", request.student()).week(),
+                        now.firstFaultOnly(),
+                        now.edits());
+            case "later-lesson" ->
+                new PlanTerms(now.from(), request.nextLesson(), now.week(), now.firstFaultOnly(), now.edits());
+            case "one-fault" -> new PlanTerms(now.from(), now.nextLesson(), now.week(), true, now.edits());
+            default ->
+                new PlanTerms(
+                        now.from(),
+                        now.nextLesson(),
+                        now.week(),
+                        now.firstFaultOnly(),
+                        now.edits().skipping(request.edits().skipped()));
+        };
+    }
+}

@@ -1,0 +1,133 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Edits;
+import app.hodegon.core.plan.Edits.Dropped;
+import app.hodegon.core.plan.Edits.Locked;
+import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Plan.Kind;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.http.Invalid;
+import app.hodegon.server.student.StudentEntry.SlotEntry;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.Comparator;
+import java.util.HashMap;
+import java.util.HashSet;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
+
+/**
+ * What a plan is made from beside its lesson, sent whole each time so that an undo is an earlier value sent again.
+ *
+ * @param week minutes and place by weekday for this plan only; null for the student's own week
+ * @param firstFaultOnly whether the second fault waits
+ * @param edits what the coach decided; null for nothing
+ */
+public record PlanTerms(
+        @NotNull LocalDate from,
+        @NotNull LocalDate nextLesson,
+        @Size(max = 7) Map<String, @Valid SlotEntry> week,
+        Boolean firstFaultOnly,
+        @Valid EditsEntry edits) {
+
+    public record EditsEntry(
+            @NotNull @Size(max = 200) List<@NotNull @Valid LockedEntry> locked,
+            @NotNull @Size(max = 200) List<@NotNull @Valid DroppedEntry> dropped,
+            @NotNull @Size(max = 20) List<@NotNull @Valid ChosenEntry> chosen,
+            @NotNull @Size(max = 20) List<@NotNull @Valid StepEntry> skipped) {
+
+        EditsEntry skipping(Set<StepId> steps) {
+            return new EditsEntry(
+                    locked,
+                    dropped,
+                    chosen,
+                    steps.stream()
+                            .map(s -> new StepEntry(s.fault().id(), s.rung().id()))
+                            .sorted(Comparator.comparing(StepEntry::fault).thenComparing(StepEntry::rung))
+                            .toList());
+        }
+
+        static final EditsEntry NONE = new EditsEntry(List.of(), List.of(), List.of(), List.of());
+    }
+
+    public record LockedEntry(
+            @NotNull LocalDate date,
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 20) String rung,
+            @NotNull @Size(max = 60) String drill,
+            @NotNull @Size(max = 10) String kind,
+            @NotNull Integer sets,
+            @NotNull Integer repsPerSet) {}
+
+    public record DroppedEntry(
+            @NotNull LocalDate date,
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 10) String kind) {}
+
+    public record ChosenEntry(
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 20) String rung,
+            @NotNull @Size(max = 60) String drill) {}
+
+    public record StepEntry(
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 20) String rung) {}
+
+    public PlanTerms {
+        firstFaultOnly = firstFaultOnly != null && firstFaultOnly;
+        if (edits == null) edits = EditsEntry.NONE;
+    }
+
+    /** Without edits, in the student's own week. */
+    public static PlanTerms between(LocalDate from, LocalDate nextLesson) {
+        return new PlanTerms(from, nextLesson, null, false, null);
+    }
+
+    Edits toEdits() {
+        List<Locked> locked = new ArrayList<>();
+        for (int i = 0; i < edits.locked().size(); i++) {
+            LockedEntry entry = edits.locked().get(i);
+            String field = "edits.locked[" + i + "]";
+            Fault fault = fault(field, entry.fault());
+            Rung rung = rung(field, entry.rung());
+            Kind kind = kind(field, entry.kind());
+            locked.add(Invalid.in(
+                    field,
+                    () -> new Locked(
+                            entry.date(), fault, rung, entry.drill(), kind, entry.sets(), entry.repsPerSet())));
+        }
+        Set<Dropped> dropped = new HashSet<>();
+        edits.dropped()
+                .forEach(d -> dropped.add(
+                        new Dropped(d.date(), fault("edits.dropped", d.fault()), kind("edits.dropped", d.kind()))));
+        Map<StepId, String> chosen = new HashMap<>();
+        edits.chosen()
+                .forEach(c -> chosen.put(
+                        new StepId(fault("edits.chosen", c.fault()), rung("edits.chosen", c.rung())), c.drill()));
+        Set<StepId> skipped = new HashSet<>();
+        edits.skipped()
+                .forEach(s ->
+                        skipped.add(new StepId(fault("edits.skipped", s.fault()), rung("edits.skipped", s.rung()))));
+        return Invalid.in("edits.locked", () -> new Edits(locked, dropped, chosen, skipped));
+    }
+
+    private static Fault fault(String field, String id) {
+        return Invalid.in(field + ".fault", () -> Identified.of(Fault.class, id));
+    }
+
+    private static Rung rung(String field, String id) {
+        return Invalid.in(field + ".rung", () -> Identified.of(Rung.class, id));
+    }
+
+    private static Kind kind(String field, String id) {
+        for (Kind kind : Kind.values()) if (kind.name().toLowerCase(Locale.ROOT).equals(id)) return kind;
+        throw new Invalid(field + ".kind", "kind must be refresh, main or check.");
+    }
+}

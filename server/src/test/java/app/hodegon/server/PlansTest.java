@@ -1,0 +1,164 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+import tools.jackson.databind.JsonNode;
+
+@ExtendWith(RunningServer.class)
+class PlansTest {
+
+    private static final String SEEN = """
+            {"approach":{},"signs":{"pelvis-drifts-back":"yes","trail-outer-edge-loaded":"yes","little-hip-turn":"yes"},
+             "before":{"readings":[],"shots":{"flight":{"slice":6},"strike":{},"divot":{}}},
+             "after":{"readings":[],"shots":{"flight":{},"strike":{},"divot":{}}},"note":""}""";
+
+    private Client coach;
+    private String plan;
+    private LocalDate from;
+    private LocalDate next;
+
+    @BeforeEach
+    void decide(Client client) {
+        coach = client.coach();
+        String student =
+                coach.post("/api/students", """
+                        {"name":"Isolde Brack","handedness":"right","level":"improver","ageBand":"adult","shoes":"soft",
+                         "units":"metric","complaint":"","flags":["knee"],"kit":["ball","disc","rod"],
+                         "week":{"mon":{"minutes":15,"place":"home"},"tue":{"minutes":15,"place":"home"},
+                                 "wed":{"minutes":15,"place":"home"},"thu":{"minutes":15,"place":"home"},
+                                 "fri":{"minutes":15,"place":"home"},"sun":{"minutes":15,"place":"home"},
+                                 "sat":{"minutes":60,"place":"range"}}}""").expect(201).body().path("id").asString();
+        JsonNode lesson = coach.post("/api/students/" + student + "/lessons", null)
+                .expect(201)
+                .body();
+        String path = "/api/lessons/" + lesson.path("id").asString();
+        from = LocalDate.parse(lesson.path("heldOn").asString());
+        next = from.plusDays(14);
+        coach.put(path + "/entry", SEEN).expect(200);
+        coach.put(path + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"\"}").expect(200);
+        plan = path + "/plan";
+    }
+
+    private String terms(String edits) {
+        return "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"edits\":%s}".formatted(from, next, edits);
+    }
+
+    private String locking(LocalDate date, String rung, String drill, int sets) {
+        return terms("""
+                {"locked":[{"date":"%s","fault":"sway","rung":"%s","drill":"%s","kind":"main","sets":%d,"repsPerSet":5}],
+                 "dropped":[],"chosen":[],"skipped":[]}""".formatted(date, rung, drill, sets));
+    }
+
+    private JsonNode draft() {
+        return coach.put(plan, "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(from, next))
+                .expect(200)
+                .body();
+    }
+
+    @Test
+    void anEditIsKeptTheRestLaidAroundItAndAnUndoIsTheFirstPlanAgain() {
+        JsonNode first = draft();
+        assertThat(first.at("/plan/expectedGates").asDouble()).isPositive();
+        LocalDate second = LocalDate.parse(first.at("/plan/days/1/date").asString());
+        JsonNode edited = coach.put(plan, locking(second, "feel", "outer-prop", 6))
+                .expect(200)
+                .body();
+        JsonNode block = edited.at("/plan/days/1/blocks")
+                .valueStream()
+                .filter(b -> b.path("kind").asString().equals("main"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(block.path("locked").asBoolean()).isTrue();
+        assertThat(block.path("drill").asString()).isEqualTo("outer-prop");
+        assertThat(block.path("sets").asInt()).isEqualTo(6);
+        assertThat(edited.at("/terms/edits/locked")).hasSize(1);
+        assertThat(draft().path("plan")).isEqualTo(first.path("plan"));
+    }
+
+    @Test
+    void anEditThatBreaksARuleIsRefusedWithTheRuleAndChangesNothing() {
+        JsonNode first = draft();
+        LocalDate day = LocalDate.parse(first.at("/plan/days/0/date").asString());
+        assertThat(coach.put(plan, locking(day, "feel", "disc-turn", 40))
+                        .refused(422)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("has 15 minutes");
+        assertThat(coach.put(plan, locking(next.plusDays(3), "feel", "disc-turn", 4))
+                        .refused(422)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("outside this plan");
+        assertThat(coach.get(plan).expect(200).body().path("plan")).isEqualTo(first.path("plan"));
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            value = {
+                "{\"locked\":[{\"date\":\"2030-01-01\",\"fault\":\"hop\",\"rung\":\"feel\",\"drill\":\"disc-turn\",\"kind\":\"main\",\"sets\":1,\"repsPerSet\":5}],\"dropped\":[],\"chosen\":[],\"skipped\":[]} | 422",
+                "{\"locked\":[{\"date\":\"2030-01-01\",\"fault\":\"sway\",\"rung\":\"feel\",\"drill\":\"disc-turn\",\"kind\":\"dance\",\"sets\":1,\"repsPerSet\":5}],\"dropped\":[],\"chosen\":[],\"skipped\":[]} | 422",
+                "{\"locked\":[],\"dropped\":[],\"chosen\":[{\"fault\":\"sway\",\"rung\":\"feel\",\"drill\":\"no-such\"}],\"skipped\":[]} | 422",
+                "{\"locked\":[null],\"dropped\":[],\"chosen\":[],\"skipped\":[]} | 400",
+                "{\"locked\":[]} | 400"
+            })
+    void nonsenseIsRefused(String edits, int status) {
+        coach.put(plan, terms(edits)).refused(status);
+    }
+
+    @Test
+    void offersAreWorkedOutAndCanBeTaken() {
+        draft();
+        JsonNode offers = coach.get(plan + "/offers").expect(200).body();
+        assertThat(offers.path("offers").findValuesAsString("code"))
+                .contains("more-minutes", "later-lesson", "fewer-rungs");
+        for (JsonNode offer : offers.path("offers")) {
+            JsonNode taken =
+                    coach.put(plan, offer.path("terms").toString()).expect(200).body();
+            assertThat(taken.at("/plan/totals/reps").asInt())
+                    .as(offer.toString())
+                    .isEqualTo(offer.path("reps").asInt());
+            assertThat(taken.at("/plan/expectedGates").asDouble())
+                    .isEqualTo(offer.path("gates").asDouble());
+        }
+    }
+
+    @Test
+    void alternativesLeaveOutWhatAFlaggedKneeForbids() {
+        draft();
+        JsonNode alternatives = coach.get(plan + "/alternatives?fault=sway&rung=feel")
+                .expect(200)
+                .body();
+        assertThat(alternatives.findValuesAsString("drill"))
+                .contains("disc-turn")
+                .doesNotContain("grip-turns");
+        coach.get(plan + "/alternatives?fault=sway&rung=attic").refused(422);
+    }
+
+    @Test
+    void aRunningPlanTakesNewDaysInAndKeepsItsId() {
+        String id = draft().path("id").asString();
+        coach.post("/api/plans/" + id + "/assignment", null).expect(200);
+        LocalDate last = next.minusDays(2);
+        JsonNode again = coach.put(plan, locking(last, "feel", "outer-prop", 3))
+                .expect(200)
+                .body();
+        assertThat(again.path("assigned").asBoolean()).isFalse();
+        assertThat(again.path("changes").toString()).contains("outer edge");
+        JsonNode handed = coach.post("/api/plans/" + again.path("id").asString() + "/assignment", null)
+                .expect(200)
+                .body();
+        assertThat(handed.path("id").asString()).isEqualTo(id);
+        assertThat(handed.path("assigned").asBoolean()).isTrue();
+        assertThat(handed.path("changes")).isEmpty();
+        assertThat(coach.get(plan).expect(200).body().path("id").asString()).isEqualTo(id);
+    }
+}
