@@ -87,6 +87,20 @@ export const queries = {
       queryFn: () => api.get<StoredPlan>(`/api/lessons/${id}/plan`),
       retry: false,
     }),
+  offers: (lesson: string) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "offers"],
+      queryFn: () => api.get<Wire["OffersView"]>(`/api/lessons/${lesson}/plan/offers`),
+    }),
+  alternatives: (lesson: string, fault: string, rung: string) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "alternatives", fault, rung],
+      queryFn: () =>
+        api.get<Wire["AlternativeView"][]>(
+          `/api/lessons/${lesson}/plan/alternatives?fault=${fault}&rung=${rung}`,
+        ),
+      staleTime: 0,
+    }),
   today: (date: string) =>
     queryOptions({ queryKey: ["today", date], queryFn: () => api.get<Today>(`/api/me/today?date=${date}`) }),
 };

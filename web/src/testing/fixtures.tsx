@@ -193,6 +193,8 @@ export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
   minutes: 1,
   cue: "Turn the disc",
   scored: false,
+  contrast: 0,
+  locked: false,
   ...part,
 });
 
@@ -209,6 +211,8 @@ export function todayWith(blocks: PlanBlock[], part: Partial<Today> = {}): Today
       from: "2026-12-01",
       nextLesson: "2026-12-15",
       assigned: true,
+      terms: { from: "2026-12-01", nextLesson: "2026-12-15" },
+      changes: [],
       plan: {
         route: [
           {

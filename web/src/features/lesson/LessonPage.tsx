@@ -5,6 +5,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson } from "@/api/types";
 import { longDay } from "@/ui/dates";
+import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
 import { answered, counted, type MomentName, noToTheRest } from "./changes";
@@ -230,23 +231,5 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         }}
       />
     </div>
-  );
-}
-
-function IconButton({
-  label,
-  children,
-  ...rest
-}: { label: string; children: React.ReactNode } & React.ButtonHTMLAttributes<HTMLButtonElement>) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      className="hover:bg-tint grid size-11 place-items-center rounded-md disabled:opacity-40"
-      {...rest}
-    >
-      {children}
-    </button>
   );
 }

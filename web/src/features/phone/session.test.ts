@@ -24,6 +24,8 @@ const block = (part: Partial<PlanBlock>): PlanBlock => ({
   minutes: 1,
   cue: "",
   scored: false,
+  contrast: 0,
+  locked: false,
   ...part,
 });
 

@@ -47,6 +47,8 @@ export function PlanDays({
                     {catalogue.drills[block.drill]?.name},{" "}
                     {catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}:{" "}
                     <strong>{dose(block)}</strong>, {block.minutes} min
+                    {block.contrast > 0 && `, ${block.contrast} of them wrong on purpose`}
+                    {block.locked && " · locked"}
                     {block.kind === "main" && (
                       <span className="text-soft block text-sm">
                         {catalogue.drills[block.drill]?.variations[block.rung]} Cue: {block.cue.toLowerCase()}

@@ -1,10 +1,14 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
-import { afterEach, describe, expect, it, vi } from "vitest";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { StoredPlan } from "@/api/types";
 import { block, CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
 import PlanPage from "./PlanPage";
 
+beforeEach(() => {
+  vi.useFakeTimers({ toFake: ["Date"], now: new Date("2026-12-01T10:00") });
+});
 afterEach(() => {
+  vi.useRealTimers();
   cleanup();
   vi.unstubAllGlobals();
 });
@@ -17,6 +21,8 @@ const PLAN: StoredPlan = {
   from: "2026-12-02",
   nextLesson: "2026-12-15",
   assigned: false,
+  terms: { from: "2026-12-02", nextLesson: "2026-12-15" },
+  changes: [],
   plan: {
     route: [
       { rung: "feel", fault: "sway", drill: "disc-turn", gate, why: "works directly on sway", chance: 0.84 },
@@ -72,12 +78,12 @@ describe("the plan page", () => {
 
   it("drafts from the day after the lesson to the day chosen, and hands over", async () => {
     const calls = open({
-      "POST /api/lessons/l1/plan": PLAN,
+      "PUT /api/lessons/l1/plan": PLAN,
       "POST /api/plans/p1/assignment": { ...PLAN, assigned: true },
     });
     fireEvent.click(await screen.findByRole("button", { name: "Draft the plan" }));
     await screen.findByRole("heading", { name: "The route" });
-    expect(calls.find((c) => c.request === "POST /api/lessons/l1/plan")?.body).toEqual({
+    expect(calls.find((c) => c.request === "PUT /api/lessons/l1/plan")?.body).toEqual({
       from: "2026-12-02",
       nextLesson: "2026-12-15",
     });
@@ -88,7 +94,7 @@ describe("the plan page", () => {
 
   it("says what was refused", async () => {
     open({
-      "POST /api/lessons/l1/plan": new Response('{"detail":"nextLesson must be after from."}', {
+      "PUT /api/lessons/l1/plan": new Response('{"detail":"nextLesson must be after from."}', {
         status: 422,
       }),
     });
@@ -108,7 +114,7 @@ describe("the plan page", () => {
     expect(text).toContain("Pain means stop.");
     expect(text).toContain("24 sets of 4, 24 balls");
     expect(text).toContain("ten scored balls");
-    const stairs = screen.getByRole("img", { name: /^The climb/ });
+    const stairs = screen.getByRole("group", { name: /^The climb/ });
     expect(stairs.getAttribute("aria-label")).toContain("Feel: Disc turn, 84 % through by the next lesson");
     expect(within(stairs).getByText("12 %")).toBeTruthy();
   });
@@ -120,6 +126,96 @@ describe("the plan page", () => {
       "GET /api/students/s1/practice": { sessions: [session], rungs: [], stopped: [] },
     });
     await waitFor(() => expect(screen.getByText("done")).toBeTruthy());
-    expect(screen.getByRole("img", { name: /^The climb/ }).textContent).toContain("70 reps, done");
+    expect(screen.getByRole("group", { name: /^The climb/ }).textContent).toContain("70 reps, done");
+  });
+
+  const OFFERS = {
+    reps: 191,
+    gates: 1.2,
+    offers: [
+      {
+        code: "later-lesson",
+        text: "The next lesson a week later",
+        reps: 400,
+        gates: 1.9,
+        terms: { from: "2026-12-02", nextLesson: "2026-12-22" },
+      },
+    ],
+  };
+  const laid = (body: unknown) => ({
+    ...PLAN,
+    terms: body,
+    nextLesson: (body as StoredPlan["terms"]).nextLesson,
+  });
+  const terms = (calls: ReturnType<typeof open>) =>
+    calls.filter((c) => c.request === "PUT /api/lessons/l1/plan").at(-1)?.body as StoredPlan["terms"];
+
+  it("moves, lengthens and locks the chosen block, and takes it back", async () => {
+    const calls = open({ "GET /api/lessons/l1/plan": PLAN, "PUT /api/lessons/l1/plan": laid });
+    const first = await screen.findByRole("button", { name: /Disc turn, feel, 70 reps/ });
+    fireEvent.focus(first);
+    fireEvent.click(screen.getByRole("button", { name: "More" }));
+    await waitFor(() =>
+      expect(terms(calls)?.edits?.locked[0]).toMatchObject({ date: "2026-12-02", sets: 15 }),
+    );
+    fireEvent.keyDown(first, { key: "ArrowRight" });
+    await waitFor(() => expect(terms(calls).edits?.dropped).toHaveLength(1));
+    expect(terms(calls).edits?.locked[0]).toMatchObject({ date: "2026-12-05" });
+    await waitFor(() =>
+      expect(screen.getByRole("button", { name: "Undo" })).toHaveProperty("disabled", false),
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Undo" }));
+    await waitFor(() => expect(terms(calls).edits?.dropped).toEqual([]));
+    expect(await screen.findByText(/One change of yours/)).toBeTruthy();
+  });
+
+  it("shows which rule a change would break and keeps the plan", async () => {
+    open({
+      "GET /api/lessons/l1/plan": PLAN,
+      "PUT /api/lessons/l1/plan": new Response('{"detail":"Wednesday has 15 minutes; this would take 19."}', {
+        status: 422,
+      }),
+    });
+    fireEvent.focus(await screen.findByRole("button", { name: /Disc turn, feel, 70 reps/ }));
+    fireEvent.click(screen.getByRole("button", { name: "More" }));
+    expect((await screen.findByRole("alert")).textContent).toContain("15 minutes");
+    expect(screen.getByRole("button", { name: "Undo" })).toHaveProperty("disabled", true);
+  });
+
+  it("swaps a drill for another with its reason", async () => {
+    const calls = open({
+      "GET /api/lessons/l1/plan": PLAN,
+      "PUT /api/lessons/l1/plan": laid,
+      "GET /api/lessons/l1/plan/alternatives?fault=sway&rung=feel": [
+        { drill: "disc-turn", why: "works directly" },
+        { drill: "edge-notice", why: "helps with sway" },
+      ],
+    });
+    fireEvent.focus(await screen.findByRole("button", { name: /Disc turn, feel, 70 reps/ }));
+    fireEvent.click(screen.getByRole("button", { name: "Swap the drill" }));
+    await screen.findByText("helps with sway");
+    fireEvent.click(screen.getByRole("button", { name: "Take" }));
+    await waitFor(() =>
+      expect(terms(calls)?.edits?.chosen).toEqual([{ fault: "sway", rung: "feel", drill: "edge-notice" }]),
+    );
+  });
+
+  it("offers what would help, with its effect, and takes it with one tap", async () => {
+    const calls = open({
+      "GET /api/lessons/l1/plan": PLAN,
+      "PUT /api/lessons/l1/plan": laid,
+      "GET /api/lessons/l1/plan/offers": OFFERS,
+    });
+    const offer = await screen.findByText(/week later/);
+    expect(offer.textContent).toContain("+0.7 gates, +209 reps");
+    fireEvent.click(screen.getByRole("button", { name: /^Take: The next lesson/ }));
+    await waitFor(() => expect(terms(calls)?.nextLesson).toBe("2026-12-22"));
+    await waitFor(() => expect(screen.getByLabelText("Next lesson")).toHaveProperty("value", "2026-12-22"));
+  });
+
+  it("says what a new draft would change of the plan the student has", async () => {
+    open({ "GET /api/lessons/l1/plan": { ...PLAN, changes: ["Saturday 5 December: free now."] } });
+    expect(await screen.findByText("Saturday 5 December: free now.")).toBeTruthy();
+    expect(screen.getByRole("button", { name: "Hand the changes over" })).toBeTruthy();
   });
 });

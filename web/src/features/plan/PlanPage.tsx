@@ -1,15 +1,20 @@
-import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Check } from "lucide-react";
+import { useQuery } from "@tanstack/react-query";
+import { Check, Redo2, Undo2 } from "lucide-react";
 import { type FormEvent, useState } from "react";
 import { Link, useParams } from "react-router";
-import { api, Problem } from "@/api/client";
+import { Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, StoredPlan } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { longDay, plusDays, shortDay } from "@/ui/dates";
+import { longDay, plusDays, shortDay, today } from "@/ui/dates";
+import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { BlockPanel, type Chosen } from "./BlockPanel";
+import { countOf, planners } from "./edits";
+import { Offers } from "./Offers";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
+import { type PlanWork, usePlanTerms } from "./usePlanTerms";
 
 const DAYS_TO_NEXT = 14;
 
@@ -28,25 +33,13 @@ export default function PlanPage() {
 }
 
 function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPlan; catalogue: Catalogue }) {
-  const client = useQueryClient();
-  const keep = (stored: StoredPlan) => {
-    client.setQueryData(queries.lessonPlan(lesson.id).queryKey, stored);
-    client.invalidateQueries({ queryKey: ["students"] });
-  };
-  const draft = useMutation({
-    mutationFn: (dates: { from: string; nextLesson: string }) =>
-      api.post<StoredPlan>(`/api/lessons/${lesson.id}/plan`, dates),
-    onSuccess: keep,
-  });
-  const assign = useMutation({
-    mutationFn: (id: string) => api.post<StoredPlan>(`/api/plans/${id}/assignment`),
-    onSuccess: keep,
-  });
+  const work = usePlanTerms(lesson, plan);
   const practice = useQuery(queries.practice(lesson.studentId));
   const practised = (practice.data?.sessions ?? [])
     .map((s) => s.day)
-    .filter((day) => plan?.assigned && day >= plan.from && day < plan.nextLesson);
+    .filter((day) => plan && day >= plan.from && day < plan.nextLesson);
   const fault = (id: string) => catalogue.faults.find((f) => f.id === id)?.label ?? id;
+  const edited = plan ? countOf(plan.terms) : 0;
 
   return (
     <div className="grid gap-5">
@@ -64,17 +57,20 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
           </p>
         </div>
         <div className="no-print ml-auto flex flex-wrap items-end gap-3">
-          {lesson.focus.length > 0 && (
-            <DatesForm
-              lesson={lesson}
-              plan={plan}
-              busy={draft.isPending}
-              onDraft={(dates) => draft.mutate(dates)}
-            />
+          {lesson.focus.length > 0 && <DatesForm lesson={lesson} plan={plan} work={work} />}
+          {plan && (
+            <span className="flex">
+              <IconButton label="Undo" disabled={!work.canUndo} onClick={work.undo}>
+                <Undo2 aria-hidden className="size-5" />
+              </IconButton>
+              <IconButton label="Redo" disabled={!work.canRedo} onClick={work.redo}>
+                <Redo2 aria-hidden className="size-5" />
+              </IconButton>
+            </span>
           )}
           {plan && !plan.assigned && plan.plan.days.length > 0 && (
-            <Button weight="main" disabled={assign.isPending} onClick={() => assign.mutate(plan.id)}>
-              Hand it over
+            <Button weight="main" disabled={work.busy} onClick={() => work.handOver(plan.id)}>
+              {plan.changes.length > 0 ? "Hand the changes over" : "Hand it over"}
             </Button>
           )}
           {plan?.assigned && (
@@ -84,8 +80,7 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
           )}
         </div>
       </header>
-      {draft.isError && <Failed error={draft.error} />}
-      {assign.isError && <Failed error={assign.error} />}
+      {work.error && <Failed error={work.error} />}
       {lesson.focus.length === 0 && (
         <Note>
           Decide in the <Link to={`/lessons/${lesson.id}`}>lesson</Link> what to work on; the plan follows
@@ -95,34 +90,43 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
       {!plan && lesson.focus.length > 0 && (
         <p className="text-soft">Set the next lesson's day and draft the plan.</p>
       )}
+      {plan && edited > 0 && (
+        <p className="no-print flex flex-wrap items-center gap-3">
+          {edited === 1 ? "One change" : `${edited} changes`} of yours {edited === 1 ? "is" : "are"} kept.
+          <Button weight="quiet" disabled={work.busy} onClick={() => work.apply(planners(plan.terms))}>
+            Back to the planner's own
+          </Button>
+        </p>
+      )}
+      {plan && plan.changes.length > 0 && (
+        <section aria-labelledby="changes" className="border-warn border-l-4 pl-4">
+          <h2 id="changes">What this would change of the plan the student has</h2>
+          <ul>
+            {plan.changes.map((change) => (
+              <li key={change}>{change}</li>
+            ))}
+          </ul>
+        </section>
+      )}
       {plan && (
-        <PlanSheet
-          stored={plan}
-          catalogue={catalogue}
-          practised={practised}
-          hand={lesson.handedness as Hand}
-        />
+        <PlanSheet lesson={lesson} stored={plan} work={work} catalogue={catalogue} practised={practised} />
       )}
     </div>
   );
 }
 
-function DatesForm({
-  lesson,
-  plan,
-  busy,
-  onDraft,
-}: {
-  lesson: Lesson;
-  plan?: StoredPlan;
-  busy: boolean;
-  onDraft: (dates: { from: string; nextLesson: string }) => void;
-}) {
+function DatesForm({ lesson, plan, work }: { lesson: Lesson; plan?: StoredPlan; work: PlanWork }) {
   const [nextLesson, setNextLesson] = useState(plan?.nextLesson ?? plusDays(lesson.heldOn, DAYS_TO_NEXT));
   const from = plusDays(lesson.heldOn, 1);
+  const [shown, setShown] = useState(plan?.nextLesson);
+  if (plan && plan.nextLesson !== shown) {
+    // The day was moved by an offer or an undo.
+    setShown(plan.nextLesson);
+    setNextLesson(plan.nextLesson);
+  }
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    onDraft({ from, nextLesson });
+    work.apply(plan ? { ...plan.terms, nextLesson } : { from, nextLesson });
   };
   return (
     <form onSubmit={submit} className="flex items-end gap-3">
@@ -137,7 +141,7 @@ function DatesForm({
           onChange={(e) => setNextLesson(e.target.value)}
         />
       </label>
-      <Button type="submit" weight={plan ? "plain" : "main"} disabled={busy}>
+      <Button type="submit" weight={plan ? "plain" : "main"} disabled={work.busy}>
         {plan ? "Draft again" : "Draft the plan"}
       </Button>
     </form>
@@ -145,17 +149,22 @@ function DatesForm({
 }
 
 function PlanSheet({
+  lesson,
   stored,
+  work,
   catalogue,
   practised,
-  hand,
 }: {
+  lesson: Lesson;
   stored: StoredPlan;
+  work: PlanWork;
   catalogue: Catalogue;
   practised: string[];
-  hand: Hand;
 }) {
   const { plan } = stored;
+  const hand = lesson.handedness as Hand;
+  const [chosen, setChosen] = useState<Chosen>();
+  const over = stored.nextLesson <= today();
   const drill = (id: string) => catalogue.drills[id]?.name ?? id;
   const rung = (id: string) => catalogue.rungs.find((r) => r.id === id)?.label ?? id;
   const kit = (id: string) => catalogue.equipment.find((e) => e.id === id)?.label ?? id;
@@ -183,7 +192,20 @@ function PlanSheet({
             until={stored.nextLesson}
             catalogue={catalogue}
             practised={practised}
+            edit={over ? undefined : { stored, work, chosen, onChoose: setChosen }}
           />
+          {!over && (
+            <div className="no-print">
+              <BlockPanel
+                lesson={lesson}
+                stored={stored}
+                chosen={chosen}
+                work={work}
+                catalogue={catalogue}
+                onMoved={(date) => chosen && setChosen({ ...chosen, date })}
+              />
+            </div>
+          )}
           <p className="text-soft text-sm">
             Filled: done. Outlined: to come. A bar under the day: balls may be hit there. On the right: chance
             of being through by {shortDay(stored.nextLesson)}, from simulated students of this level.
@@ -212,6 +234,9 @@ function PlanSheet({
               ))}
             </ol>
           </section>
+          <div className="no-print">
+            <Offers stored={stored} work={work} />
+          </div>
           {plan.kit.length > 0 && (
             <section aria-labelledby="kit">
               <h2 id="kit">Kit</h2>

@@ -1,6 +1,7 @@
 import { useId } from "react";
 import type { Catalogue, Plan } from "@/api/types";
 import { dayOfMonth, shortDay, today, weekdayLetter } from "@/ui/dates";
+import { StairBlock, type StairEdit } from "./StairBlock";
 import { stairs } from "./stairs";
 
 type Props = {
@@ -10,10 +11,12 @@ type Props = {
   catalogue: Catalogue;
   practised?: string[];
   compact?: boolean;
+  /** Lets a coach choose, drag and change blocks. */
+  edit?: StairEdit;
 };
 
 /** The climb to the next lesson. Done is filled, to come is outlined; a bar under a day marks a place with balls. */
-export function Staircase({ plan, from, until, catalogue, practised = [], compact = false }: Props) {
+export function Staircase({ plan, from, until, catalogue, practised = [], compact = false, edit }: Props) {
   const id = useId();
   const left = compact ? 70 : 96;
   const right = compact ? 54 : 84;
@@ -30,7 +33,7 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
     <svg
       viewBox={`0 0 ${width} ${bottom + 40}`}
       className="w-full"
-      role="img"
+      role={edit ? "group" : "img"}
       aria-label={spoken(plan, catalogue)}
     >
       <defs>
@@ -101,7 +104,14 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
         const second = t.fault !== first;
         const fill = t.done ? (second ? `url(#${id}h)` : "var(--lead)") : "var(--sheet)";
         return (
-          <g key={t.date + t.fault}>
+          <StairBlock
+            key={t.date + t.fault}
+            tread={t}
+            dayWidth={shape.dayWidth}
+            scale={width}
+            label={`${shortDay(t.date)}: ${catalogue.drills[t.drill]?.name}, ${label(t.rung).toLowerCase()}, ${t.reps} reps${t.locked ? ", locked" : ""}`}
+            edit={t.done || t.date < now ? undefined : edit}
+          >
             <rect
               x={left + t.x + 1.5}
               y={y(t.row) + 6}
@@ -110,7 +120,7 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
               rx="3"
               fill={fill}
               stroke={second ? "var(--trail)" : "var(--lead)"}
-              strokeWidth="2"
+              strokeWidth={edit?.chosen?.date === t.date && edit.chosen.fault === t.fault ? 4 : 2}
               strokeDasharray={second ? "4 3" : undefined}
             >
               <title>
@@ -131,7 +141,10 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
                 {t.reps}
               </text>
             )}
-          </g>
+            {t.locked && (
+              <circle cx={left + t.x + t.width - 7} cy={y(t.row) + 12} r="3.5" fill="var(--ink)" />
+            )}
+          </StairBlock>
         );
       })}
       {shape.landings.map((landing) => (

@@ -14,6 +14,8 @@ const block = (fault: string, rung: string, kind = "main"): PlanBlock => ({
   minutes: 3,
   cue: "",
   scored: kind === "check",
+  contrast: 0,
+  locked: false,
 });
 const gate = { good: 8, of: 10, days: 2 };
 const PLAN: Plan = {

@@ -14,6 +14,7 @@ export type Tread = {
   balls: number;
   home: boolean;
   done: boolean;
+  locked: boolean;
 };
 
 export type Landing = { row: number; fault: string; chance: number | null; x: number };
@@ -58,6 +59,7 @@ export function stairs(plan: Plan, from: string, until: string, practised: strin
       balls: block.balls,
       home: day.place === "home",
       done: practised.includes(day.date),
+      locked: block.locked,
     }));
   });
   const landings: Landing[] = plan.route

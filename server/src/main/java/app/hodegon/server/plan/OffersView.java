@@ -26,6 +26,8 @@ public record OffersView(
             @NotNull double gates,
             @NotNull PlanTerms terms) {}
 
+    static final OffersView NONE = new OffersView(0, 0, List.of());
+
     static OffersView of(PlanTerms terms, Plan plan, double gates, List<Offer> offers) {
         return new OffersView(
                 plan.totals().reps(),

@@ -86,6 +86,9 @@ public class Plans {
         Week week = terms.week() == null ? profile.week() : StudentEntry.week(terms.week());
         List<Fault> focus = terms.firstFaultOnly() ? lesson.focus().subList(0, 1) : lesson.focus();
         LocalDate from = running.map(r -> firstOpenDay(r, terms.from())).orElse(terms.from());
+        if (!terms.nextLesson().isAfter(from)) {
+            throw new Invalid("nextLesson", "Every day of this plan lies behind: set a later next lesson.");
+        }
         Student withHistory = new Student(
                 profile.hand(),
                 profile.level(),
@@ -119,12 +122,18 @@ public class Plans {
         return open.isAfter(from) ? open : from;
     }
 
+    private boolean isOver(StoredPlan running, PlanTerms terms) {
+        return !terms.nextLesson().isAfter(firstOpenDay(running, terms.from()));
+    }
+
     /** What the coach could give or give up, each with what it would bring. */
     public OffersView offers(Account coach, UUID lessonId) {
         StoredLesson lesson = lessons.ofCoach(coach, lessonId);
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
         StoredPlan current = plans.ofLesson(lessonId).orElseThrow(() -> new NotFound("plan"));
-        PlanRequest request = request(student, lesson, current.terms(), plans.assignedOfLesson(lessonId));
+        Optional<StoredPlan> running = plans.assignedOfLesson(lessonId);
+        if (running.filter(r -> isOver(r, current.terms())).isPresent()) return OffersView.NONE;
+        PlanRequest request = request(student, lesson, current.terms(), running);
         Plan plan = planner.plan(request);
         return OffersView.of(current.terms(), plan, planner.expectedGates(request, plan), Offers.of(request, planner));
     }

@@ -1,0 +1,162 @@
+import { useQuery } from "@tanstack/react-query";
+import {
+  ArrowLeft,
+  ArrowRight,
+  Lock,
+  LockOpen,
+  Minus,
+  Plus,
+  Replace,
+  Trash2,
+  TrendingUp,
+} from "lucide-react";
+import { useState } from "react";
+import { queries } from "@/api/queries";
+import type { Catalogue, Hand, Lesson, PlanBlock, StoredPlan } from "@/api/types";
+import { Button } from "@/ui/Button";
+import { longDay, today } from "@/ui/dates";
+import { Failed, Loading } from "@/ui/Notice";
+import { Sheet } from "@/ui/Sheet";
+import { DrillDiagram } from "../drill/DrillDiagram";
+import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
+import { dose } from "./PlanDays";
+import type { PlanWork } from "./usePlanTerms";
+
+export type Chosen = { date: string; fault: string };
+
+/** The main block chosen on the staircase. */
+export function chosenBlock(stored: StoredPlan, chosen: Chosen | undefined): PlanBlock | undefined {
+  return stored.plan.days
+    .find((d) => d.date === chosen?.date)
+    ?.blocks.find((b) => b.kind === "main" && b.fault === chosen?.fault);
+}
+
+/** The practice day before or after this one, today or later. */
+export function neighbour(stored: StoredPlan, date: string, by: 1 | -1): string | undefined {
+  const dates = stored.plan.days.map((d) => d.date).filter((d) => d >= today());
+  return dates[dates.indexOf(date) + by];
+}
+
+/** What can be done with the chosen block; the same by keys on the staircase. */
+export function BlockPanel({
+  lesson,
+  stored,
+  chosen,
+  work,
+  catalogue,
+  onMoved,
+}: {
+  lesson: Lesson;
+  stored: StoredPlan;
+  chosen: Chosen | undefined;
+  work: PlanWork;
+  catalogue: Catalogue;
+  onMoved: (date: string) => void;
+}) {
+  const [swap, setSwap] = useState(false);
+  const block = chosenBlock(stored, chosen);
+  if (!chosen || !block) {
+    return (
+      <p className="text-soft">
+        Choose a block to move, lock, lengthen, swap or drop it. Drag it, or use the arrow keys, + and −, L
+        and Delete.
+      </p>
+    );
+  }
+  const { terms } = stored;
+  const rung = catalogue.rungs.find((r) => r.id === block.rung)?.label;
+  const go = (by: 1 | -1) => {
+    const to = neighbour(stored, chosen.date, by);
+    if (!to) return;
+    work.apply(moved(terms, chosen.date, block, to));
+    onMoved(to);
+  };
+  const many = [
+    { label: "Earlier", Icon: ArrowLeft, act: () => go(-1), off: !neighbour(stored, chosen.date, -1) },
+    { label: "Later", Icon: ArrowRight, act: () => go(1), off: !neighbour(stored, chosen.date, 1) },
+    {
+      label: "Fewer",
+      Icon: Minus,
+      act: () => work.apply(locked(terms, chosen.date, block, block.sets - 1)),
+      off: block.sets < 2,
+    },
+    { label: "More", Icon: Plus, act: () => work.apply(locked(terms, chosen.date, block, block.sets + 1)) },
+    block.locked
+      ? { label: "Unlock", Icon: LockOpen, act: () => work.apply(unlocked(terms, chosen.date, block)) }
+      : { label: "Lock", Icon: Lock, act: () => work.apply(locked(terms, chosen.date, block)) },
+    { label: "Swap the drill", Icon: Replace, act: () => setSwap(true) },
+    {
+      label: "Skip this rung",
+      Icon: TrendingUp,
+      act: () => work.apply(skipped(terms, block.fault, block.rung)),
+    },
+    { label: "Drop", Icon: Trash2, act: () => work.apply(dropped(terms, chosen.date, block)) },
+  ];
+  return (
+    <section aria-label="Chosen block" className="border-line grid gap-2 border-y py-3">
+      <p>
+        <strong>{longDay(chosen.date)}</strong>: {catalogue.drills[block.drill]?.name}, {rung?.toLowerCase()},{" "}
+        {dose(block)}, {block.minutes} min{block.locked && " · locked"}
+      </p>
+      <div className="flex flex-wrap gap-2">
+        {many.map(({ label, Icon, act, off }) => (
+          <Button key={label} className="px-3!" disabled={off || work.busy} onClick={act}>
+            <Icon aria-hidden className="size-4" />
+            {label}
+          </Button>
+        ))}
+      </div>
+      <Sheet title={`Another drill for ${rung?.toLowerCase()}`} open={swap} onOpenChange={setSwap}>
+        <Alternatives
+          lesson={lesson}
+          block={block}
+          catalogue={catalogue}
+          onTake={(drill) => {
+            setSwap(false);
+            work.apply(chose(terms, block.fault, block.rung, drill));
+          }}
+        />
+      </Sheet>
+    </section>
+  );
+}
+
+function Alternatives({
+  lesson,
+  block,
+  catalogue,
+  onTake,
+}: {
+  lesson: Lesson;
+  block: PlanBlock;
+  catalogue: Catalogue;
+  onTake: (drill: string) => void;
+}) {
+  const found = useQuery(queries.alternatives(lesson.id, block.fault, block.rung));
+  if (found.isPending) return <Loading />;
+  if (found.isError) return <Failed error={found.error} again={() => found.refetch()} />;
+  const others = found.data.filter((a) => a.drill !== block.drill);
+  if (others.length === 0) return <p className="text-soft">No other drill is left under these rules.</p>;
+  return (
+    <ol>
+      {others.map(({ drill, why }) => (
+        <li key={drill} className="border-line flex items-center gap-3 border-b py-2">
+          {catalogue.drills[drill] && (
+            <span className="w-14 shrink-0">
+              <DrillDiagram
+                diagram={catalogue.drills[drill].diagram}
+                hand={lesson.handedness as Hand}
+                title={catalogue.drills[drill].name}
+              />
+            </span>
+          )}
+          <span className="flex-1">
+            <strong>{catalogue.drills[drill]?.name ?? drill}</strong>
+            <span className="text-soft block text-sm">{why}</span>
+          </span>
+          <Button onClick={() => onTake(drill)}>Take</Button>
+        </li>
+      ))}
+    </ol>
+  );
+}

@@ -1,0 +1,46 @@
+import { useQuery } from "@tanstack/react-query";
+import { queries } from "@/api/queries";
+import type { StoredPlan } from "@/api/types";
+import { Button } from "@/ui/Button";
+import type { PlanWork } from "./usePlanTerms";
+
+/** What could be given or given up for a better climb; each taken with one tap. */
+export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork }) {
+  const offers = useQuery(queries.offers(stored.lessonId));
+  if (!offers.data || offers.data.offers.length === 0) return null;
+  const { reps, gates } = offers.data;
+  return (
+    <section aria-labelledby="offers">
+      <h2 id="offers">What would help</h2>
+      <p className="text-soft text-sm">
+        As it stands {gates.toFixed(1)} gates are expected by the next lesson, for a typical student of this
+        level.
+      </p>
+      <ul>
+        {offers.data.offers.map((offer) => (
+          <li key={offer.code} className="border-line flex items-center gap-3 border-b py-1.5">
+            <span className="flex-1">
+              {offer.text}
+              <span className="text-soft block text-sm">
+                {signed(offer.gates - gates, 1)} gates, {signed(offer.reps - reps, 0)} reps
+              </span>
+            </span>
+            <Button
+              disabled={work.busy}
+              aria-label={`Take: ${offer.text}`}
+              onClick={() => work.apply(offer.terms)}
+            >
+              Take
+            </Button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+function signed(number: number, digits: number): string {
+  const text = Math.abs(number).toFixed(digits);
+  if (Number(text) === 0) return "±0";
+  return number > 0 ? `+${text}` : `−${text}`;
+}

@@ -1,0 +1,101 @@
+import { type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from "react";
+import type { StoredPlan } from "@/api/types";
+import { plusDays } from "@/ui/dates";
+import { type Chosen, chosenBlock, neighbour } from "./BlockPanel";
+import { dropped, locked, moved, unlocked } from "./edits";
+import type { Tread } from "./stairs";
+import type { PlanWork } from "./usePlanTerms";
+
+export type StairEdit = {
+  stored: StoredPlan;
+  work: PlanWork;
+  chosen: Chosen | undefined;
+  onChoose: (chosen: Chosen) => void;
+};
+
+/** A shorter pull is a tap. */
+const PULLED = 6;
+
+/** A block of the staircase that can be chosen, dragged to another day, and changed by keys. */
+export function StairBlock({
+  tread,
+  dayWidth,
+  scale,
+  label,
+  edit,
+  children,
+}: {
+  tread: Tread;
+  /** Width of a day in the picture's own units. */
+  dayWidth: number;
+  /** Width of the whole picture in its own units. */
+  scale: number;
+  label: string;
+  edit: StairEdit | undefined;
+  children: ReactNode;
+}) {
+  const from = useRef<number>(undefined);
+  const [pulled, setPulled] = useState(0);
+  if (!edit) return <g>{children}</g>;
+  const { stored, work, onChoose } = edit;
+  const at = { date: tread.date, fault: tread.fault };
+  const block = chosenBlock(stored, at);
+  const move = (to: string | undefined) => {
+    if (!block || !to || to === tread.date) return;
+    work.apply(moved(stored.terms, tread.date, block, to));
+    onChoose({ ...at, date: to });
+  };
+  const units = (event: PointerEvent<SVGGElement>) =>
+    ((event.clientX - (from.current ?? 0)) * scale) /
+    (event.currentTarget.ownerSVGElement?.getBoundingClientRect().width || scale);
+  const drop = (event: PointerEvent<SVGGElement>) => {
+    if (from.current === undefined) return;
+    const by = units(event);
+    from.current = undefined;
+    setPulled(0);
+    if (Math.abs(by) >= PULLED) move(plusDays(tread.date, Math.round(by / dayWidth)));
+  };
+  const onKey = (event: KeyboardEvent) => {
+    if (!block || work.busy) return;
+    const act = {
+      ArrowLeft: () => move(neighbour(stored, tread.date, -1)),
+      ArrowRight: () => move(neighbour(stored, tread.date, 1)),
+      "+": () => work.apply(locked(stored.terms, tread.date, block, block.sets + 1)),
+      "-": () => block.sets > 1 && work.apply(locked(stored.terms, tread.date, block, block.sets - 1)),
+      l: () =>
+        work.apply(
+          block.locked ? unlocked(stored.terms, tread.date, block) : locked(stored.terms, tread.date, block),
+        ),
+      Delete: () => work.apply(dropped(stored.terms, tread.date, block)),
+      Enter: () => onChoose(at),
+    }[event.key];
+    if (!act) return;
+    act();
+    event.preventDefault();
+  };
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={label}
+      className="cursor-grab touch-none"
+      transform={pulled ? `translate(${pulled} 0)` : undefined}
+      opacity={pulled ? 0.7 : undefined}
+      onFocus={() => onChoose(at)}
+      onKeyDown={onKey}
+      onPointerDown={(event) => {
+        from.current = event.clientX;
+        event.currentTarget.setPointerCapture?.(event.pointerId);
+        onChoose(at);
+      }}
+      onPointerMove={(event) => from.current !== undefined && setPulled(units(event))}
+      onPointerUp={drop}
+      onPointerCancel={() => {
+        from.current = undefined;
+        setPulled(0);
+      }}
+    >
+      {children}
+    </g>
+  );
+}

@@ -1,0 +1,62 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api } from "@/api/client";
+import { queries } from "@/api/queries";
+import type { Lesson, StoredPlan } from "@/api/types";
+import type { Terms } from "./edits";
+
+/** Drafting with terms: each change is laid by the server at once; an undo is the earlier terms again. */
+export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
+  const client = useQueryClient();
+  const [past, setPast] = useState<Terms[]>([]);
+  const [future, setFuture] = useState<Terms[]>([]);
+  const keep = (stored: StoredPlan) => {
+    client.setQueryData(queries.lessonPlan(lesson.id).queryKey, stored);
+    client.removeQueries({ queryKey: queries.offers(lesson.id).queryKey });
+    client.invalidateQueries({ queryKey: ["students"] });
+  };
+  const draft = useMutation({
+    mutationFn: (terms: Terms) => api.put<StoredPlan>(`/api/lessons/${lesson.id}/plan`, terms),
+    onSuccess: keep,
+  });
+  const assign = useMutation({
+    mutationFn: (id: string) => api.post<StoredPlan>(`/api/plans/${id}/assignment`),
+    onSuccess: keep,
+  });
+  const now = plan?.terms;
+  const lay = (terms: Terms, onLaid: () => void) => draft.mutate(terms, { onSuccess: onLaid });
+
+  return {
+    apply: (terms: Terms) => {
+      if (terms === now) return;
+      lay(terms, () => {
+        if (now) setPast((p) => [...p, now]);
+        setFuture([]);
+      });
+    },
+    undo: () => {
+      const before = past.at(-1);
+      if (!before || !now) return;
+      lay(before, () => {
+        setPast((p) => p.slice(0, -1));
+        setFuture((f) => [now, ...f]);
+      });
+    },
+    redo: () => {
+      const next = future[0];
+      if (!next || !now) return;
+      lay(next, () => {
+        setFuture((f) => f.slice(1));
+        setPast((p) => [...p, now]);
+      });
+    },
+    canUndo: past.length > 0 && !draft.isPending,
+    canRedo: future.length > 0 && !draft.isPending,
+    handOver: (id: string) => assign.mutate(id),
+    busy: draft.isPending || assign.isPending,
+    error: draft.error ?? assign.error,
+    forget: () => draft.reset(),
+  };
+}
+
+export type PlanWork = ReturnType<typeof usePlanTerms>;
