@@ -21,6 +21,7 @@ public final class Bench {
     public static void main(String[] args) throws Exception {
         Path root = Path.of(args[0]);
         LookReport.write(root.resolve("docs"));
+        PlanReport.write(root.resolve("docs"));
         List<String> lines = new ArrayList<>(List.of(
                 "# Benchmarks",
                 "",
