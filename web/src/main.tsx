@@ -19,6 +19,7 @@ const ApproachPage = lazy(() => import("./features/approach/ApproachPage"));
 const StudentApproachPage = lazy(() => import("./features/approach/StudentApproachPage"));
 const LessonPage = lazy(() => import("./features/lesson/LessonPage"));
 const PlanPage = lazy(() => import("./features/plan/PlanPage"));
+const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
 const RunnerPage = lazy(() => import("./features/phone/RunnerPage"));
 const ClimbPage = lazy(() => import("./features/phone/ClimbPage"));
@@ -51,6 +52,7 @@ const router = createBrowserRouter([
       { path: "/approach", element: <ApproachPage /> },
       { path: "/lessons/:id", element: <LessonPage /> },
       { path: "/lessons/:id/plan", element: <PlanPage /> },
+      { path: "/lessons/:id/plan/sheet", element: <SheetPage /> },
     ],
   },
   {

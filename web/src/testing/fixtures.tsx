@@ -211,6 +211,7 @@ export function todayWith(blocks: PlanBlock[], part: Partial<Today> = {}): Today
       from: "2026-12-01",
       nextLesson: "2026-12-15",
       assigned: true,
+      revision: 1,
       terms: { from: "2026-12-01", nextLesson: "2026-12-15" },
       changes: [],
       plan: {

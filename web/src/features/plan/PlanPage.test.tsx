@@ -21,6 +21,7 @@ const PLAN: StoredPlan = {
   from: "2026-12-02",
   nextLesson: "2026-12-15",
   assigned: false,
+  revision: 1,
   terms: { from: "2026-12-02", nextLesson: "2026-12-15" },
   changes: [],
   plan: {

@@ -5,7 +5,7 @@ import { Link, useParams } from "react-router";
 import { Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, StoredPlan } from "@/api/types";
-import { Button } from "@/ui/Button";
+import { Button, ButtonLink } from "@/ui/Button";
 import { longDay, plusDays, shortDay, today } from "@/ui/dates";
 import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
@@ -67,6 +67,21 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
                 <Redo2 aria-hidden className="size-5" />
               </IconButton>
             </span>
+          )}
+          {plan && plan.plan.days.length > 0 && (
+            <>
+              <ButtonLink to={`/lessons/${lesson.id}/plan/sheet`} weight="quiet">
+                On paper
+              </ButtonLink>
+              {plan.assigned && (
+                <a
+                  href={`/api/plans/${plan.id}/calendar.ics`}
+                  className="hover:bg-tint inline-flex min-h-11 items-center rounded-md px-4 font-semibold no-underline"
+                >
+                  Calendar
+                </a>
+              )}
+            </>
           )}
           {plan && !plan.assigned && plan.plan.days.length > 0 && (
             <Button weight="main" disabled={work.busy} onClick={() => work.handOver(plan.id)}>

@@ -76,6 +76,21 @@ public final class Client {
         return send("DELETE", path, null);
     }
 
+    /** A file's text. */
+    public String text(String path) {
+        try {
+            HttpResponse<String> response =
+                    http.send(HttpRequest.newBuilder(base.resolve(path)).build(), HttpResponse.BodyHandlers.ofString());
+            assertThat(response.statusCode()).isEqualTo(200);
+            return response.body();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
+    }
+
     private Answer send(String method, String path, String json) {
         HttpRequest.Builder request = HttpRequest.newBuilder(base.resolve(path))
                 .method(method, json == null ? BodyPublishers.noBody() : BodyPublishers.ofString(json));

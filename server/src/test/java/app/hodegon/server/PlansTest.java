@@ -2,6 +2,9 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
 import java.time.LocalDate;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -141,6 +144,40 @@ class PlansTest {
                 .contains("disc-turn")
                 .doesNotContain("grip-turns");
         coach.get(plan + "/alternatives?fault=sway&rung=attic").refused(422);
+    }
+
+    /** Read back by another library's eyes: plain text lines and the parser's own. */
+    @Test
+    void theCalendarUpdatesInsteadOfDoubling() {
+        JsonNode first = draft();
+        String id = first.path("id").asString();
+        coach.post("/api/plans/" + id + "/assignment", null).expect(200);
+        ICalendar before =
+                Biweekly.parse(coach.text("/api/plans/" + id + "/calendar.ics")).first();
+        assertThat(before.getEvents())
+                .hasSameSizeAs(first.at("/plan/days").valueStream().toList());
+        VEvent event = before.getEvents().get(0);
+        assertThat(event.getSummary().getValue()).startsWith("Practice: ");
+        assertThat(event.getDateStart().getValue().hasTime()).isFalse();
+        assertThat(event.getSequence().getValue()).isEqualTo(1);
+
+        LocalDate gone = LocalDate.parse(first.at("/plan/days/3/date").asString());
+        JsonNode again = coach.put(plan, terms("""
+                        {"locked":[],"dropped":[{"date":"%s","fault":"sway","kind":"main"}],"chosen":[],"skipped":[]}""".formatted(gone))).expect(200).body();
+        coach.post("/api/plans/" + again.path("id").asString() + "/assignment", null)
+                .expect(200);
+        ICalendar after =
+                Biweekly.parse(coach.text("/api/plans/" + id + "/calendar.ics")).first();
+        assertThat(after.getEvents())
+                .extracting(e -> e.getUid().getValue())
+                .contains(event.getUid().getValue());
+        assertThat(after.getEvents())
+                .extracting(e -> e.getSequence().getValue())
+                .containsOnly(2);
+        assertThat(after.getEvents())
+                .filteredOn(e -> e.getStatus() != null && e.getStatus().isCancelled())
+                .extracting(e -> e.getUid().getValue())
+                .containsExactly(id + "-" + gone + "@hodegon");
     }
 
     @Test

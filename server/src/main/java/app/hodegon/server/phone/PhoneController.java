@@ -10,6 +10,7 @@ import app.hodegon.server.account.Account;
 import app.hodegon.server.diagnosis.ShotsEntry;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
+import app.hodegon.server.plan.PlanCalendar;
 import app.hodegon.server.plan.PlanView;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.plan.Plans;
@@ -27,6 +28,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -135,6 +137,15 @@ class PhoneController {
                 RungStanding.of(checks(sessions)),
                 ofPlan.stream().map(PracticeSession::day).distinct().toList(),
                 student.profile().age() == AgeBand.JUNIOR);
+    }
+
+    /** The running plan for the student's own calendar. */
+    @GetMapping(value = "/calendar.ics", produces = "text/calendar")
+    ResponseEntity<String> calendar(@AuthenticationPrincipal Account account) {
+        StoredPlan running = plans.assigned(students.self(account).id()).stream()
+                .reduce((earlier, later) -> later)
+                .orElseThrow(() -> new NotFound("plan"));
+        return PlanCalendar.download(running, clock.instant());
     }
 
     private static List<String> why(StoredPlan plan, StoredStudent student) {

@@ -10,8 +10,10 @@ import app.hodegon.server.lesson.Lessons;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
@@ -29,10 +31,12 @@ class PlanController {
 
     private final Plans plans;
     private final Lessons lessons;
+    private final Clock clock;
 
-    PlanController(Plans plans, Lessons lessons) {
+    PlanController(Plans plans, Lessons lessons, Clock clock) {
         this.plans = plans;
         this.lessons = lessons;
+        this.clock = clock;
     }
 
     @GetMapping("/lessons/{lessonId}/plan")
@@ -69,6 +73,11 @@ class PlanController {
                 .stream()
                 .map(a -> new AlternativeView(a.drill(), a.why()))
                 .toList();
+    }
+
+    @GetMapping(value = "/plans/{id}/calendar.ics", produces = "text/calendar")
+    ResponseEntity<String> calendar(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return PlanCalendar.download(plans.ofCoach(coach, id), clock.instant());
     }
 
     @PostMapping("/plans/{id}/assignment")

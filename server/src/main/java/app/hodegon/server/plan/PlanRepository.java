@@ -57,6 +57,7 @@ class PlanRepository {
                         row.value1().getFromDay(),
                         row.value1().getNextLesson(),
                         row.value1().getAssignedAt() != null,
+                        row.value1().getRevision(),
                         row.value1().getTerms() == null
                                 ? PlanTerms.between(
                                         row.value1().getFromDay(), row.value1().getNextLesson())
@@ -93,6 +94,7 @@ class PlanRepository {
     /** The running plan takes the draft's days and terms; the draft is used up. */
     void takeOver(UUID running, StoredPlan draft) {
         db.update(PLAN)
+                .set(PLAN.REVISION, PLAN.REVISION.plus(1))
                 .set(PLAN.NEXT_LESSON, draft.nextLesson())
                 .set(PLAN.TERMS, json.writeValueAsString(draft.terms()))
                 .set(PLAN.DOCUMENT, json.writeValueAsString(draft.plan()))

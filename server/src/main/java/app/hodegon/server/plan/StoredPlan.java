@@ -11,6 +11,7 @@ import java.util.UUID;
  * A plan as stored and as shown.
  *
  * @param assigned whether the student has it
+ * @param revision how often it was handed over; 1 for a draft
  * @param terms what it was made from
  * @param changes of a draft: what it would change of the plan the student has, a sentence per day
  */
@@ -21,6 +22,7 @@ public record StoredPlan(
         @NotNull LocalDate from,
         @NotNull LocalDate nextLesson,
         @NotNull boolean assigned,
+        @NotNull int revision,
         @NotNull PlanTerms terms,
         @NotNull List<String> changes,
         @NotNull PlanView plan) {
@@ -34,6 +36,6 @@ public record StoredPlan(
     }
 
     StoredPlan withChanges(List<String> said) {
-        return new StoredPlan(id, studentId, lessonId, from, nextLesson, assigned, terms, said, plan);
+        return new StoredPlan(id, studentId, lessonId, from, nextLesson, assigned, revision, terms, said, plan);
     }
 }

@@ -1,0 +1,106 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.plan.PlanView.BlockView;
+import app.hodegon.server.plan.PlanView.DayView;
+import biweekly.Biweekly;
+import biweekly.ICalendar;
+import biweekly.component.VEvent;
+import biweekly.property.Status;
+import biweekly.util.ICalDate;
+import java.nio.charset.StandardCharsets;
+import java.time.Instant;
+import java.time.LocalDate;
+import java.time.ZoneId;
+import java.util.Date;
+import java.util.List;
+import java.util.Locale;
+import java.util.Set;
+import java.util.stream.Collectors;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.MediaType;
+import org.springframework.http.ResponseEntity;
+
+/** A plan's practice days as an iCalendar file (RFC 5545): whole days, for the student chooses the hour. */
+public final class PlanCalendar {
+
+    private static final String PRODUCT = "-//Hodegon//Plan//EN";
+
+    private PlanCalendar() {}
+
+    /** The calendar as a download. */
+    public static ResponseEntity<String> download(StoredPlan plan, Instant made) {
+        return ResponseEntity.ok()
+                .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"practice.ics\"")
+                .body(of(plan, made));
+    }
+
+    /**
+     * The file's text. A day has the same identifier in every version of a plan, so that a re-laid plan updates a
+     * calendar and does not double it; days that became free come as cancelled.
+     *
+     * @param made when the plan was last handed over or the file is made
+     */
+    static String of(StoredPlan plan, Instant made) {
+        ICalendar calendar = new ICalendar();
+        calendar.setProductId(PRODUCT);
+        Set<LocalDate> practised =
+                plan.plan().days().stream().map(DayView::date).collect(Collectors.toSet());
+        for (DayView day : plan.plan().days()) {
+            VEvent event = event(plan, day.date(), made);
+            event.setSummary(title(day));
+            event.setDescription(day.blocks().stream().map(PlanCalendar::line).collect(Collectors.joining("\n")));
+            event.setLocation(Identified.of(Place.class, day.place()).label());
+            calendar.addEvent(event);
+        }
+        if (plan.revision() > 1) {
+            plan.from()
+                    .datesUntil(plan.nextLesson())
+                    .filter(d -> !practised.contains(d))
+                    .forEach(free -> {
+                        VEvent event = event(plan, free, made);
+                        event.setSummary("No practice");
+                        event.setStatus(Status.cancelled());
+                        calendar.addEvent(event);
+                    });
+        }
+        return Biweekly.write(calendar).go();
+    }
+
+    private static VEvent event(StoredPlan plan, LocalDate date, Instant made) {
+        VEvent event = new VEvent();
+        event.setUid(plan.id() + "-" + date + "@hodegon");
+        event.setSequence(plan.revision());
+        event.setDateTimeStamp(Date.from(made));
+        event.setDateStart(wholeDay(date));
+        event.setDateEnd(wholeDay(date.plusDays(1)));
+        return event;
+    }
+
+    /** The library writes a date in the default zone; a bare date has none. */
+    private static ICalDate wholeDay(LocalDate date) {
+        return new ICalDate(Date.from(date.atStartOfDay(ZoneId.systemDefault()).toInstant()), false);
+    }
+
+    private static String title(DayView day) {
+        List<String> drills = day.blocks().stream()
+                .filter(b -> b.kind().equals("main"))
+                .map(b -> drill(b))
+                .distinct()
+                .toList();
+        return "Practice: " + String.join(", ", drills) + " (" + Math.round(day.minutes()) + " min)";
+    }
+
+    private static String line(BlockView block) {
+        return block.kind().substring(0, 1).toUpperCase(Locale.ROOT)
+                + block.kind().substring(1) + ": " + drill(block) + ", " + block.sets() + " × " + block.repsPerSet()
+                + ". " + block.cue() + ".";
+    }
+
+    private static String drill(BlockView block) {
+        return DrillLibrary.standard().drill(block.drill()).name();
+    }
+}

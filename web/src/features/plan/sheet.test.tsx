@@ -1,0 +1,63 @@
+import { cleanup, screen, within } from "@testing-library/react";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import type { Plan, StoredPlan } from "@/api/types";
+import { block, CATALOGUE, LESSON, serve, show, todayWith } from "@/testing/fixtures";
+import SheetPage from "./SheetPage";
+import { cueCard, weeksOf } from "./sheetShape";
+
+const day = (date: string, ...blocks: ReturnType<typeof block>[]) => ({
+  date,
+  place: "home",
+  minutes: 12,
+  blocks,
+});
+const STORED = todayWith([block()]).plan as StoredPlan;
+const PLAN: Plan = {
+  ...STORED.plan,
+  cautions: ["Pain means stop."],
+  days: [
+    day("2026-12-02", block({ sets: 3 }), block({ kind: "check", sets: 2, scored: true })),
+    day("2026-12-07", block({ drill: "edge-notice", rung: "rehearse" })),
+    day("2026-12-09", block({ drill: "edge-notice", rung: "rehearse" })),
+  ],
+};
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+describe("the plan on paper", () => {
+  it("has a page a week, counted from the plan's first day", () => {
+    expect(weeksOf(PLAN, "2026-12-01").map((w) => w.map((d) => d.date))).toEqual([
+      ["2026-12-02", "2026-12-07"],
+      ["2026-12-09"],
+    ]);
+  });
+
+  it("takes the pocket card from the highest drill that needs nothing underfoot", () => {
+    const drills = {
+      ...CATALOGUE.drills,
+      "edge-notice": { ...CATALOGUE.drills["edge-notice"]!, kit: [], cue: "Which edge?" },
+    };
+    expect(cueCard(PLAN, { ...CATALOGUE, drills })).toMatchObject({ before: "Which edge?" });
+    expect(cueCard(PLAN, CATALOGUE)).toMatchObject({ drill: "Edge noticing", before: "Turn the disc" });
+    expect(cueCard({ ...PLAN, days: [] }, CATALOGUE)).toBeUndefined();
+  });
+
+  it("gives a box per set and per scored rep, and the cautions once", async () => {
+    serve({
+      "GET /api/lessons/l1": { ...LESSON, focus: ["sway"] },
+      "GET /api/lessons/l1/plan": { ...STORED, plan: PLAN },
+      "GET /api/catalogue?hand=right": CATALOGUE,
+    });
+    show(<SheetPage />, { path: "/lessons/:id/plan/sheet", at: "/lessons/l1/plan/sheet" });
+    const first = await screen.findByRole("region", { name: "Week 1" });
+    expect(within(first).getByLabelText("3 boxes to tick")).toBeTruthy();
+    expect(within(first).getByLabelText("10 boxes to tick")).toBeTruthy();
+    expect(screen.getAllByText("Pain means stop.")).toHaveLength(1);
+    expect(screen.getByRole("region", { name: "Card for the course" }).textContent).toContain(
+      "After a bad one",
+    );
+  });
+});
