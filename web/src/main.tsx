@@ -19,6 +19,8 @@ const ApproachPage = lazy(() => import("./features/approach/ApproachPage"));
 const StudentApproachPage = lazy(() => import("./features/approach/StudentApproachPage"));
 const LessonPage = lazy(() => import("./features/lesson/LessonPage"));
 const PlanPage = lazy(() => import("./features/plan/PlanPage"));
+const LibraryPage = lazy(() => import("./features/drill/LibraryPage"));
+const DrillPage = lazy(() => import("./features/drill/DrillPage"));
 const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
 const RunnerPage = lazy(() => import("./features/phone/RunnerPage"));
@@ -50,6 +52,8 @@ const router = createBrowserRouter([
       { path: "/students/:id/edit", element: <StudentFormPage /> },
       { path: "/students/:id/approach", element: <StudentApproachPage /> },
       { path: "/approach", element: <ApproachPage /> },
+      { path: "/drills", element: <LibraryPage /> },
+      { path: "/drills/:id", element: <DrillPage /> },
       { path: "/lessons/:id", element: <LessonPage /> },
       { path: "/lessons/:id/plan", element: <PlanPage /> },
       { path: "/lessons/:id/plan/sheet", element: <SheetPage /> },

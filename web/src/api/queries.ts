@@ -101,6 +101,11 @@ export const queries = {
         ),
       staleTime: 0,
     }),
+  drillRecord: (id: string) =>
+    queryOptions({
+      queryKey: ["drills", id, "record"],
+      queryFn: () => api.get<Wire["DrillRecordView"]>(`/api/drills/${id}/record`),
+    }),
   today: (date: string) =>
     queryOptions({ queryKey: ["today", date], queryFn: () => api.get<Today>(`/api/me/today?date=${date}`) }),
 };

@@ -19,6 +19,15 @@ const drill = (name: string) => ({
   cue: "Turn the disc",
   caution: "",
   feedback: ["touch"],
+  main: ["sway"],
+  helps: [] as string[],
+  places: ["home", "range"],
+  needs: [] as string[],
+  schools: [] as string[],
+  clashes: [] as string[],
+  neverWith: [] as string[],
+  careWith: [] as string[],
+  after: [] as string[],
   kit: ["disc"],
   diagram: {
     stance: "normal",
@@ -65,6 +74,10 @@ export const CATALOGUE: Catalogue = {
       highest: 60,
       sources: ["seen"],
     },
+  ],
+  feedback: [
+    { id: "touch", label: "Touch" },
+    { id: "feel", label: "Feel" },
   ],
   sources: [
     { id: "seen", label: "Seen by the coach" },

@@ -31,6 +31,9 @@ export function CoachFrame({ name, children }: { name: string; children: ReactNo
           <NavLink to="/students" className="py-2 font-semibold">
             Students
           </NavLink>
+          <NavLink to="/drills" className="py-2 font-semibold">
+            Drills
+          </NavLink>
           <NavLink to="/approach" className="py-2 font-semibold">
             How you teach
           </NavLink>

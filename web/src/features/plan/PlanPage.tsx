@@ -236,7 +236,9 @@ function PlanSheet({
                 <li key={step.fault + step.rung} className="border-line border-b py-2">
                   <p>
                     <span className="inline-block w-24 font-semibold">{rung(step.rung)}</span>
-                    {drill(step.drill)}
+                    <Link to={`/drills/${step.drill}${hand === "left" ? "?hand=left" : ""}`}>
+                      {drill(step.drill)}
+                    </Link>
                     {step.gate && (
                       <span className="text-soft">
                         {" "}

@@ -59,6 +59,9 @@ final class DrillChoice {
 
     /** What forbids this drill to this student; empty if it may be used. */
     Optional<Objection> objection(Drill drill) {
+        if (request.stopped().contains(drill.id())) {
+            return Optional.of(new Objection("stopped for pain until you lift it", true));
+        }
         Student student = request.student();
         List<Fault> clash = drill.clashes().stream()
                 .filter(request.likely()::contains)

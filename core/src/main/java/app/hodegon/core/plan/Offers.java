@@ -122,6 +122,7 @@ public final class Offers {
                         request.likely(),
                         request.from(),
                         request.nextLesson().plusWeeks(1),
+                        request.stopped(),
                         request.edits())));
     }
 
@@ -158,6 +159,7 @@ public final class Offers {
                         request.likely(),
                         request.from(),
                         request.nextLesson(),
+                        request.stopped(),
                         request.edits())));
     }
 
@@ -170,6 +172,7 @@ public final class Offers {
                 request.likely(),
                 request.from(),
                 request.nextLesson(),
+                request.stopped(),
                 request.edits());
     }
 }

@@ -16,6 +16,7 @@ import java.util.Set;
  * @param likely every fault graded likely; those in focus are added
  * @param from first day of practice
  * @param nextLesson day of the next lesson, on which there is no practice
+ * @param stopped drills that hurt, until the coach lifts the stop
  * @param edits what the coach decided beforehand
  */
 public record PlanRequest(
@@ -25,6 +26,7 @@ public record PlanRequest(
         Set<Fault> likely,
         LocalDate from,
         LocalDate nextLesson,
+        Set<String> stopped,
         Edits edits) {
 
     /** Longest plan, in days. */
@@ -40,14 +42,15 @@ public record PlanRequest(
             Set<Fault> likely,
             LocalDate from,
             LocalDate nextLesson) {
-        this(student, approach, focus, likely, from, nextLesson, Edits.NONE);
+        this(student, approach, focus, likely, from, nextLesson, Set.of(), Edits.NONE);
     }
 
     public PlanRequest with(Edits other) {
-        return new PlanRequest(student, approach, focus, likely, from, nextLesson, other);
+        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, other);
     }
 
     public PlanRequest {
+        stopped = Set.copyOf(stopped);
         focus = List.copyOf(focus);
         if (focus.isEmpty() || focus.size() > 2) {
             throw new IllegalArgumentException("focus must name one or two faults, not " + focus.size() + ".");

@@ -164,6 +164,25 @@ class EditsTest {
     }
 
     @Test
+    void aDrillStoppedForPainIsLeftOutAndCannotBeChosen() {
+        PlanRequest whole = request(Set.of());
+        PlanRequest sore = new PlanRequest(
+                whole.student(),
+                whole.approach(),
+                whole.focus(),
+                whole.likely(),
+                whole.from(),
+                whole.nextLesson(),
+                Set.of("disc-turn"),
+                Edits.NONE);
+        Plan plan = PLANNER.plan(sore);
+        assertThat(plan.route()).noneMatch(s -> s.drill().equals("disc-turn"));
+        assertThat(plan.leftOut()).contains(new Plan.LeftOut("disc-turn", "stopped for pain until you lift it"));
+        assertThatThrownBy(() -> PLANNER.plan(sore.with(lock(locked(SUNDAY, Rung.FEEL, "disc-turn", 4)))))
+                .hasMessageContaining("stopped for pain");
+    }
+
+    @Test
     void withoutEditsAnUndoIsTheFirstPlanAgain() {
         assertThat(plan(Edits.NONE)).isEqualTo(PLANNER.plan(request(Set.of())));
     }

@@ -8,6 +8,7 @@ import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.Showing;
 import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Feedback;
@@ -79,6 +80,7 @@ class CatalogueController {
                         .toList(),
                 Arrays.stream(Measure.values()).map(m -> measure(m, hand)).toList(),
                 named(Source.values(), Source::label),
+                named(Feedback.values(), Feedback::label),
                 Arrays.stream(BallResult.values())
                         .map(r -> new BallResultView(r.kind().id(), r.id(), r.label()))
                         .toList(),
@@ -165,6 +167,13 @@ class CatalogueController {
         return drills;
     }
 
+    private static List<String> faults(Drill drill, Effect effect) {
+        return Arrays.stream(Fault.values())
+                .filter(f -> drill.effects().get(f) == effect)
+                .map(Fault::id)
+                .toList();
+    }
+
     private static DrillView drill(Drill drill, Handedness hand) {
         Map<String, String> variations = new LinkedHashMap<>();
         for (Rung rung : Rung.values()) {
@@ -185,6 +194,15 @@ class CatalogueController {
                 hand.say(texts.cue()),
                 hand.say(texts.caution()),
                 drill.feedback().stream().map(Feedback::id).toList(),
+                faults(drill, Effect.MAIN),
+                faults(drill, Effect.HELPS),
+                ids(drill.places()),
+                ids(drill.needs()),
+                ids(drill.schools()),
+                ids(drill.clashes()),
+                ids(drill.neverWith()),
+                ids(drill.careWith()),
+                drill.after(),
                 ids(drill.kit()),
                 new DiagramView(
                         drill.diagram().stance().id(),

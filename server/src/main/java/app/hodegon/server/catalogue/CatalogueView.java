@@ -11,6 +11,7 @@ public record CatalogueView(
         @NotNull List<SignView> signs,
         @NotNull List<MeasureView> measures,
         @NotNull List<Named> sources,
+        @NotNull List<Named> feedback,
         @NotNull List<BallResultView> ballResults,
         @NotNull List<FaultInfo> faults,
         @NotNull List<SchoolView> schools,
@@ -110,6 +111,8 @@ public record CatalogueView(
 
     /**
      * @param variations what the drill is, by rung
+     * @param main faults it works on directly
+     * @param helps faults it helps with
      * @param caution empty where only general cautions apply
      */
     public record DrillView(
@@ -126,6 +129,15 @@ public record CatalogueView(
             @NotNull String cue,
             @NotNull String caution,
             @NotNull List<String> feedback,
+            @NotNull List<String> main,
+            @NotNull List<String> helps,
+            @NotNull List<String> places,
+            @NotNull List<String> needs,
+            @NotNull List<String> schools,
+            @NotNull List<String> clashes,
+            @NotNull List<String> neverWith,
+            @NotNull List<String> careWith,
+            @NotNull List<String> after,
             @NotNull List<String> kit,
             @NotNull DiagramView diagram) {}
 

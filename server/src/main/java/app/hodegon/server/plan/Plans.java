@@ -110,6 +110,7 @@ public class Plans {
                         Set.copyOf(diagnosis.likely()),
                         from,
                         terms.nextLesson(),
+                        Set.copyOf(practice.stopped(student.id())),
                         terms.toEdits().from(from)));
     }
 

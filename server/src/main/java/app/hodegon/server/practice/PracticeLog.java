@@ -2,6 +2,7 @@ package app.hodegon.server.practice;
 
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.practice.CheckSet;
+import app.hodegon.core.practice.DrillRecord;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.http.NotFound;
 import java.util.List;
@@ -34,6 +35,11 @@ public class PracticeLog {
         return practice.ofStudent(student).stream()
                 .flatMap(s -> s.checks().stream())
                 .toList();
+    }
+
+    /** How a drill has gone for a coach's students. */
+    public DrillRecord drillRecord(UUID coach, String drill) {
+        return DrillRecord.of(practice.ofCoachWithDrill(coach, drill).values(), drill);
     }
 
     /** Stores a session as it is now, however often it is sent; pain that calls for it stops the drill. */

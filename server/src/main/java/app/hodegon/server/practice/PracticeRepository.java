@@ -4,6 +4,7 @@ import static app.hodegon.server.db.Tables.DRILL_STOP;
 import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
+import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.select;
 
@@ -29,6 +30,7 @@ import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Result;
@@ -51,6 +53,20 @@ class PracticeRepository {
 
     List<PracticeSession> ofPlan(UUID plan) {
         return fetch(PRACTICE_SESSION.PLAN_ID.eq(plan));
+    }
+
+    /** Sessions with this drill of all of a coach's students, by student. */
+    Map<UUID, List<PracticeSession>> ofCoachWithDrill(UUID coach, String drill) {
+        Map<UUID, UUID> owners = db.selectDistinct(PRACTICE_SESSION.ID, PRACTICE_SESSION.STUDENT_ID)
+                .from(PRACTICE_SESSION)
+                .join(PRACTICE_BLOCK)
+                .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(PRACTICE_SESSION.STUDENT_ID))
+                .where(STUDENT.COACH_ID.eq(coach).and(PRACTICE_BLOCK.DRILL.eq(drill)))
+                .fetchMap(PRACTICE_SESSION.ID, PRACTICE_SESSION.STUDENT_ID);
+        return fetch(PRACTICE_SESSION.ID.in(owners.keySet())).stream()
+                .collect(Collectors.groupingBy(s -> owners.get(s.id())));
     }
 
     private List<PracticeSession> fetch(Condition which) {

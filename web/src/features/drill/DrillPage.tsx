@@ -1,0 +1,163 @@
+import { useQuery } from "@tanstack/react-query";
+import { Link, useParams, useSearchParams } from "react-router";
+import { queries, useCatalogue } from "@/api/queries";
+import type { Catalogue, Drill } from "@/api/types";
+import { Failed, Loading, Note } from "@/ui/Notice";
+import { DrillDiagram } from "./DrillDiagram";
+
+/** One drill: what it is for, how it goes, what comes before and after, and how it has gone. */
+export default function DrillPage() {
+  const id = useParams().id as string;
+  const [params] = useSearchParams();
+  const hand = params.get("hand") === "left" ? "left" : "right";
+  const catalogue = useCatalogue(hand);
+  if (catalogue.isPending) return <Loading />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  const drill = catalogue.data.drills[id];
+  if (!drill) {
+    return (
+      <p className="text-soft">
+        There is no such drill. <Link to="/drills">All drills</Link>
+      </p>
+    );
+  }
+  const texts: [string, string][] = [
+    ["Set-up", drill.setUp],
+    ["Do", drill.action],
+    ["Feel", drill.feel],
+    ["A good rep", drill.good],
+    ["Usual mistake", drill.mistake],
+    ["Easier", drill.easier],
+    ["Harder", drill.harder],
+  ];
+  return (
+    <article className="grid gap-6 lg:grid-cols-[1fr_20rem] lg:gap-12">
+      <div className="grid content-start gap-5">
+        <header>
+          <p>
+            <Link to="/drills">Drills</Link>
+          </p>
+          <h1>{drill.name}</h1>
+          <p className="text-soft">
+            In mind: <strong className="text-ink">{drill.cue}</strong>
+          </p>
+        </header>
+        <dl className="grid gap-x-6 gap-y-2 sm:grid-cols-[8rem_1fr]">
+          {texts.map(([term, text]) => (
+            <div key={term} className="contents">
+              <dt className="text-soft">{term}</dt>
+              <dd>{text}</dd>
+            </div>
+          ))}
+        </dl>
+        {drill.caution && <Note tone="warn">{drill.caution}</Note>}
+        <section aria-labelledby="rungs">
+          <h2 id="rungs">On each rung</h2>
+          <dl className="grid gap-x-6 gap-y-1 sm:grid-cols-[8rem_1fr]">
+            {catalogue.data.rungs
+              .filter((r) => r.id in drill.variations)
+              .map((r) => (
+                <div key={r.id} className="contents">
+                  <dt className="text-soft">{r.label}</dt>
+                  <dd>{drill.variations[r.id]}</dd>
+                </div>
+              ))}
+          </dl>
+        </section>
+      </div>
+      <aside aria-label="About this drill" className="grid content-start gap-5">
+        <div className="max-w-64">
+          <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
+        </div>
+        <Facts drill={drill} catalogue={catalogue.data} />
+        <Record id={id} />
+      </aside>
+    </article>
+  );
+}
+
+function Facts({ drill, catalogue }: { drill: Drill; catalogue: Catalogue }) {
+  const name = (list: { id: string; label: string }[]) => (id: string) =>
+    list.find((x) => x.id === id)?.label ?? id;
+  const said = (ids: string[], list: { id: string; label: string }[]) =>
+    ids.map(name(list)).join(", ").toLowerCase() || undefined;
+  const choices = catalogue.questions.flatMap((q) => q.choices);
+  const after = Object.values(catalogue.drills).filter((d) => d.after.includes(drill.id));
+  const everyFault = drill.main.length === 0 && drill.helps.length > 10;
+  const facts: [string, string | undefined][] = [
+    ["Works directly on", said(drill.main, catalogue.faults)],
+    ["Helps with", everyFault ? "every fault of the movement" : said(drill.helps, catalogue.faults)],
+    ["Tells by", said(drill.feedback, catalogue.feedback)],
+    ["Where", said(drill.places, catalogue.places)],
+    ["Kit", said(drill.kit, catalogue.equipment) ?? "nothing"],
+    ["Goes with", said(drill.needs, choices)],
+    ["Only in", said(drill.schools, catalogue.schools)],
+    ["Makes worse", said(drill.clashes, catalogue.faults)],
+    ["Not with a flagged", said(drill.neverWith, catalogue.joints)],
+    ["At half volume with a flagged", said(drill.careWith, catalogue.joints)],
+  ];
+  return (
+    <dl className="grid gap-1">
+      {facts
+        .filter(([, value]) => value)
+        .map(([term, value]) => (
+          <div key={term}>
+            <dt className="text-soft text-sm">{term}</dt>
+            <dd>{value}</dd>
+          </div>
+        ))}
+      <DrillLinks
+        term="Comes after"
+        drills={drill.after.map((id) => catalogue.drills[id]).filter((d) => !!d)}
+      />
+      <DrillLinks term="Leads to" drills={after} />
+    </dl>
+  );
+}
+
+function DrillLinks({ term, drills }: { term: string; drills: Drill[] }) {
+  if (drills.length === 0) return null;
+  return (
+    <div>
+      <dt className="text-soft text-sm">{term}</dt>
+      <dd>
+        {drills.map((d) => (
+          <Link key={d.id} to={`/drills/${d.id}`} className="mr-3">
+            {d.name}
+          </Link>
+        ))}
+      </dd>
+    </div>
+  );
+}
+
+/** Fewer students are an anecdote. */
+const FEW = 5;
+
+function Record({ id }: { id: string }) {
+  const record = useQuery(queries.drillRecord(id));
+  if (!record.data) return null;
+  const { students, sessions, passed, setsToPass, stepBacks, pains } = record.data;
+  return (
+    <section aria-labelledby="record" className="border-line border-t pt-4">
+      <h2 id="record">With your students</h2>
+      {students === 0 ? (
+        <p className="text-soft">None has done it yet.</p>
+      ) : (
+        <>
+          <p>
+            {count(students, "student")}, {count(sessions, "session")}. {count(passed, "gate")} passed
+            {passed > 0 && `, after ${setsToPass.toFixed(1)} check sets each`}.{" "}
+            {count(stepBacks, "step back", "steps back")},{" "}
+            {pains === 0 ? "no pain" : `pain ${count(pains, "time")}`}.
+          </p>
+          {students < FEW && <p className="text-soft text-sm">Too few students to judge the drill by.</p>}
+        </>
+      )}
+    </section>
+  );
+}
+
+function count(n: number, one: string, many = `${one}s`): string {
+  return `${n} ${n === 1 ? one : many}`;
+}

@@ -1,0 +1,156 @@
+import { Link, useSearchParams } from "react-router";
+import { useCatalogue } from "@/api/queries";
+import type { Catalogue, Drill } from "@/api/types";
+import { Choice } from "@/ui/Choice";
+import { Failed, Loading } from "@/ui/Notice";
+import { DrillDiagram } from "./DrillDiagram";
+import { type DrillFilter, filtered, NO_FILTER, NO_KIT } from "./filter";
+
+/** All drills, narrowed down by what a coach needs; the address holds the filter. */
+export default function LibraryPage() {
+  const [params, setParams] = useSearchParams();
+  const hand = params.get("hand") === "left" ? "left" : "right";
+  const catalogue = useCatalogue(hand);
+  if (catalogue.isPending) return <Loading />;
+  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  const filter = Object.fromEntries(
+    Object.keys(NO_FILTER).map((key) => [key, params.get(key) ?? ""]),
+  ) as DrillFilter;
+  const set = (key: string, value: string) =>
+    setParams(
+      (was) => {
+        if (value) was.set(key, value);
+        else was.delete(key);
+        return was;
+      },
+      { replace: true },
+    );
+  const { faults, rungs, places, feedback, equipment } = catalogue.data;
+  const found = filtered(catalogue.data, filter);
+  const narrowed = Object.values(filter).some(Boolean);
+  return (
+    <div className="grid gap-5">
+      <header className="flex flex-wrap items-end gap-x-6 gap-y-3">
+        <h1>Drills</h1>
+        <p className="text-soft">
+          {found.length} of {Object.keys(catalogue.data.drills).length}
+        </p>
+        <span className="ml-auto">
+          <Choice
+            compact
+            label="Said for"
+            value={hand}
+            options={[
+              { id: "right", label: "Right-handed" },
+              { id: "left", label: "Left-handed" },
+            ]}
+            onChange={(h) => set("hand", h === "right" ? "" : h)}
+          />
+        </span>
+      </header>
+      <search className="flex flex-wrap gap-3">
+        <input
+          aria-label="Search the drills"
+          placeholder="Search"
+          className="min-h-11 w-44"
+          value={filter.text}
+          onChange={(e) => set("text", e.target.value)}
+        />
+        <Pick label="Any fault" value={filter.fault} options={faults} onPick={(v) => set("fault", v)} />
+        <Pick label="Any rung" value={filter.rung} options={rungs} onPick={(v) => set("rung", v)} />
+        <Pick label="Any place" value={filter.place} options={places} onPick={(v) => set("place", v)} />
+        <Pick
+          label="Any feedback"
+          value={filter.feedback}
+          options={feedback}
+          onPick={(v) => set("feedback", v)}
+        />
+        <Pick
+          label="Any kit"
+          value={filter.kit}
+          options={[{ id: NO_KIT, label: "Nothing needed" }, ...equipment]}
+          onPick={(v) => set("kit", v)}
+        />
+        {narrowed && (
+          <button
+            type="button"
+            className="hover:bg-tint min-h-11 rounded-md px-3 font-semibold"
+            onClick={() => setParams(hand === "left" ? { hand } : {}, { replace: true })}
+          >
+            Show all
+          </button>
+        )}
+      </search>
+      {found.length === 0 ? (
+        <p className="text-soft">No drill has all of this. Take one condition away.</p>
+      ) : (
+        <ul className="grid gap-x-8 sm:grid-cols-2 xl:grid-cols-3">
+          {found.map((drill) => (
+            <DrillRow key={drill.id} drill={drill} catalogue={catalogue.data} hand={hand} />
+          ))}
+        </ul>
+      )}
+    </div>
+  );
+}
+
+function Pick({
+  label,
+  value,
+  options,
+  onPick,
+}: {
+  label: string;
+  value: string;
+  options: { id: string; label: string }[];
+  onPick: (id: string) => void;
+}) {
+  return (
+    <select aria-label={label} className="min-h-11" value={value} onChange={(e) => onPick(e.target.value)}>
+      <option value="">{label}</option>
+      {options.map((o) => (
+        <option key={o.id} value={o.id}>
+          {o.label}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+function DrillRow({
+  drill,
+  catalogue,
+  hand,
+}: {
+  drill: Drill;
+  catalogue: Catalogue;
+  hand: "left" | "right";
+}) {
+  const fault = (id: string) => catalogue.faults.find((f) => f.id === id)?.label.toLowerCase() ?? id;
+  const kit = drill.kit.map((k) => catalogue.equipment.find((e) => e.id === k)?.label.toLowerCase() ?? k);
+  return (
+    <li className="border-line border-b">
+      <Link
+        to={`/drills/${drill.id}${hand === "left" ? "?hand=left" : ""}`}
+        className="hover:bg-tint grid grid-cols-[4.5rem_1fr] gap-3 py-3 no-underline"
+      >
+        <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
+        <span className="grid content-start">
+          <span className="font-serif text-lg leading-tight font-semibold">{drill.name}</span>
+          <span className="leading-snug">
+            {drill.main.length > 0 ? drill.main.map(fault).join(", ") : "every fault, near the game"}
+          </span>
+          <span className="text-soft text-sm">
+            {span(drill, catalogue)} · {kit.length > 0 ? kit.join(", ") : "no kit"}
+          </span>
+        </span>
+      </Link>
+    </li>
+  );
+}
+
+/** From which rung to which. */
+export function span(drill: Drill, catalogue: Catalogue): string {
+  const covered = catalogue.rungs.filter((r) => r.id in drill.variations).map((r) => r.label.toLowerCase());
+  return covered.length > 1 ? `${covered[0]} to ${covered.at(-1)}` : (covered[0] ?? "");
+}

@@ -1,0 +1,102 @@
+import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Catalogue } from "@/api/types";
+import { CATALOGUE, serve, show } from "@/testing/fixtures";
+import DrillPage from "./DrillPage";
+import { filtered, NO_FILTER, NO_KIT } from "./filter";
+import LibraryPage from "./LibraryPage";
+
+const DISC = CATALOGUE.drills["disc-turn"]!;
+const LIBRARY: Catalogue = {
+  ...CATALOGUE,
+  drills: {
+    plain: {
+      ...DISC,
+      id: "plain",
+      name: "Plain swing",
+      main: [],
+      helps: ["sway"],
+      kit: [],
+      feedback: ["feel"],
+    },
+    "disc-turn": DISC,
+    toe: {
+      ...DISC,
+      id: "toe",
+      name: "Toe prop",
+      main: ["over-the-top"],
+      places: ["range"],
+      after: ["disc-turn"],
+    },
+  },
+};
+const names = (filter: Partial<typeof NO_FILTER>) =>
+  filtered(LIBRARY, { ...NO_FILTER, ...filter }).map((d) => d.name);
+
+beforeEach(() => {
+  serve({
+    "GET /api/catalogue?hand=right": LIBRARY,
+    "GET /api/drills/disc-turn/record": {
+      students: 2,
+      sessions: 9,
+      passed: 1,
+      setsToPass: 3,
+      stepBacks: 1,
+      pains: 0,
+    },
+    "GET /api/drills/toe/record": {
+      students: 0,
+      sessions: 0,
+      passed: 0,
+      setsToPass: 0,
+      stepBacks: 0,
+      pains: 0,
+    },
+  });
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+describe("the library", () => {
+  it("narrows by every condition, direct work on the fault first", () => {
+    expect(names({})).toHaveLength(3);
+    expect(names({ fault: "sway" })).toEqual(["Disc turn", "Plain swing"]);
+    expect(names({ place: "home" })).toEqual(["Plain swing", "Disc turn"]);
+    expect(names({ feedback: "feel" })).toEqual(["Plain swing"]);
+    expect(names({ kit: NO_KIT })).toEqual(["Plain swing"]);
+    expect(names({ kit: "disc", text: "toe" })).toEqual(["Toe prop"]);
+    expect(names({ rung: "transfer" })).toEqual([]);
+    expect(names({ text: "screws IN" })).toHaveLength(3);
+  });
+
+  it("keeps the filter in the address and says when nothing fits", async () => {
+    show(<LibraryPage />, { path: "/drills", at: "/drills?fault=over-the-top" });
+    expect((await screen.findByText("1 of 3")).textContent).toBeTruthy();
+    fireEvent.change(screen.getByLabelText("Search the drills"), { target: { value: "zebra" } });
+    await screen.findByText(/No drill has all of this/);
+    fireEvent.click(screen.getByRole("button", { name: "Show all" }));
+    await waitFor(() => expect(screen.getByText("3 of 3")).toBeTruthy());
+  });
+
+  it("shows a drill whole, with what leads on and how it has gone", async () => {
+    show(<DrillPage />, { path: "/drills/:id", at: "/drills/disc-turn" });
+    await screen.findByRole("heading", { name: "Disc turn" });
+    expect(screen.getByText("Works directly on").parentElement?.textContent).toContain("sway");
+    expect(screen.getByRole("link", { name: "Toe prop" })).toBeTruthy();
+    const record = (await screen.findByRole("heading", { name: "With your students" })).parentElement!;
+    expect(record.textContent).toContain(
+      "2 students, 9 sessions. 1 gate passed, after 3.0 check sets each. 1 step back, no pain.",
+    );
+    expect(record.textContent).toContain("Too few");
+  });
+
+  it("says so when nobody did it, and when there is no such drill", async () => {
+    show(<DrillPage />, { path: "/drills/:id", at: "/drills/toe" });
+    expect(await screen.findByText("None has done it yet.")).toBeTruthy();
+    cleanup();
+    show(<DrillPage />, { path: "/drills/:id", at: "/drills/hop" });
+    expect(await screen.findByText(/no such drill/)).toBeTruthy();
+  });
+});
