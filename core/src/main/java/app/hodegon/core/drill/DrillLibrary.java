@@ -1,36 +1,20 @@
 package app.hodegon.core.drill;
 
-import app.hodegon.core.approach.Choice;
-import app.hodegon.core.approach.PressureSchool;
-import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.drill.Diagram.Move;
-import app.hodegon.core.drill.Diagram.Prop;
-import app.hodegon.core.drill.Diagram.PropShape;
-import app.hodegon.core.drill.Diagram.Stance;
-import app.hodegon.core.drill.Diagram.Zone;
-import app.hodegon.core.drill.Drill.Effect;
-import app.hodegon.core.drill.Drill.Pace;
-import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.UnknownIdException;
+import java.io.IOException;
 import java.io.InputStream;
-import java.util.ArrayList;
-import java.util.Arrays;
+import java.io.UncheckedIOException;
+import java.nio.charset.StandardCharsets;
 import java.util.Collection;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Objects;
 import java.util.Set;
-import java.util.function.Function;
-import java.util.stream.Collectors;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 
-/** The drills, read from the library file beside this class. */
+/** Drills by id: those of the library file beside this class, and a coach's own. */
 public final class DrillLibrary {
 
-    private static final DrillLibrary STANDARD = read(DrillLibrary.class.getResourceAsStream("drills.json"));
+    private static final DrillLibrary STANDARD = of(DrillFile.read(file("drills.json"), Set.of()));
 
     private final Map<String, Drill> drills;
 
@@ -38,13 +22,42 @@ public final class DrillLibrary {
         this.drills = drills;
     }
 
+    private static String file(String name) {
+        try (InputStream file = DrillLibrary.class.getResourceAsStream(name)) {
+            return new String(file.readAllBytes(), StandardCharsets.UTF_8);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    private static DrillLibrary of(Collection<Drill> all) {
+        Map<String, Drill> drills = new LinkedHashMap<>();
+        all.forEach(d -> drills.put(d.id(), d));
+        return new DrillLibrary(drills);
+    }
+
     /** The drills that ship with the product. */
     public static DrillLibrary standard() {
         return STANDARD;
     }
 
+    /** The same with a coach's own drills after them. */
+    public DrillLibrary with(Collection<Drill> own) {
+        Map<String, Drill> all = new LinkedHashMap<>(drills);
+        own.forEach(d -> all.put(d.id(), d));
+        return new DrillLibrary(all);
+    }
+
     public Collection<Drill> all() {
         return drills.values();
+    }
+
+    public boolean has(String id) {
+        return drills.containsKey(id);
+    }
+
+    public Set<String> ids() {
+        return Set.copyOf(drills.keySet());
     }
 
     /**
@@ -54,85 +67,5 @@ public final class DrillLibrary {
         Drill drill = drills.get(id);
         if (drill == null) throw new UnknownIdException("drill", id, List.copyOf(drills.keySet()));
         return drill;
-    }
-
-    static DrillLibrary read(InputStream file) {
-        Map<String, Drill> drills = new LinkedHashMap<>();
-        for (JsonNode node : new JsonMapper().readTree(Objects.requireNonNull(file))) {
-            Drill drill = drill(node);
-            if (drills.put(drill.id(), drill) != null) throw new IllegalArgumentException("Twice: " + drill.id());
-        }
-        drills.values().forEach(d -> d.after().forEach(before -> Objects.requireNonNull(drills.get(before), before)));
-        return new DrillLibrary(drills);
-    }
-
-    private static Drill drill(JsonNode node) {
-        List<String> rungs = strings(node.path("rungs"));
-        return new Drill(
-                node.path("id").asString(),
-                node.path("name").asString(),
-                Identified.of(Rung.class, rungs.get(0)),
-                Identified.of(Rung.class, rungs.get(rungs.size() - 1)),
-                effects(node),
-                set(node.path("kit"), id -> Identified.of(Equipment.class, id)),
-                set(node.path("places"), id -> Identified.of(Place.class, id)),
-                strings(node.path("feedback")).stream()
-                        .map(id -> Identified.of(Feedback.class, id))
-                        .toList(),
-                set(node.path("needs"), id -> Identified.of(Choice.class, id)),
-                set(node.path("schools"), id -> Identified.of(PressureSchool.class, id)),
-                set(node.path("clashes"), id -> Identified.of(Fault.class, id)),
-                set(node.path("neverWith"), id -> Identified.of(Joint.class, id)),
-                set(node.path("careWith"), id -> Identified.of(Joint.class, id)),
-                strings(node.path("after")),
-                Pace.valueOf(node.path("pace").asString()),
-                new Drill.Texts(
-                        node.path("setUp").asString(),
-                        node.path("do").asString(),
-                        node.path("feel").asString(),
-                        node.path("good").asString(),
-                        node.path("mistake").asString(),
-                        node.path("easier").asString(),
-                        node.path("harder").asString(),
-                        node.path("cue").asString(),
-                        node.path("caution").asString("")),
-                strings(node.path("variations")),
-                diagram(node.path("diagram")));
-    }
-
-    private static Map<Fault, Effect> effects(JsonNode node) {
-        Map<Fault, Effect> effects = new EnumMap<>(Fault.class);
-        if (node.path("everyFault").asBoolean(false)) {
-            Arrays.stream(Fault.values()).filter(f -> !f.ofTheBody()).forEach(f -> effects.put(f, Effect.HELPS));
-        }
-        strings(node.path("helps")).forEach(id -> effects.put(Identified.of(Fault.class, id), Effect.HELPS));
-        strings(node.path("main")).forEach(id -> effects.put(Identified.of(Fault.class, id), Effect.MAIN));
-        return effects;
-    }
-
-    private static Diagram diagram(JsonNode node) {
-        List<Prop> props = new ArrayList<>();
-        node.path("props")
-                .properties()
-                .forEach(e -> props.add(new Prop(
-                        Identified.of(PropShape.class, e.getValue().asString()),
-                        Identified.of(Zone.class, e.getKey()))));
-        return new Diagram(
-                Identified.of(Stance.class, node.path("stance").asString("normal")),
-                props,
-                strings(node.path("press")).stream()
-                        .map(id -> Identified.of(Zone.class, id))
-                        .toList(),
-                Identified.of(Move.class, node.path("move").asString("none")));
-    }
-
-    private static <T> Set<T> set(JsonNode array, Function<String, T> read) {
-        return strings(array).stream().map(read).collect(Collectors.toUnmodifiableSet());
-    }
-
-    private static List<String> strings(JsonNode array) {
-        List<String> strings = new ArrayList<>();
-        array.forEach(s -> strings.add(s.asString()));
-        return strings;
     }
 }

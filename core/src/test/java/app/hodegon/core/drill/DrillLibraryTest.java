@@ -8,10 +8,9 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.UnknownIdException;
-import java.io.ByteArrayInputStream;
-import java.nio.charset.StandardCharsets;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -102,22 +101,80 @@ class DrillLibraryTest {
     }
 
     @Test
-    void aBrokenFileSaysWhatIsWrong() {
-        String drill = """
-                {"id":"x","name":"X","rungs":["%s"],"main":["sway"],"places":["home"],"feedback":["feel"],"pace":"BODY",
-                 "after":[%s],"variations":[%s],"diagram":{}}""";
-        assertThatThrownBy(() -> read(drill.formatted("feel", "", "\"a\",\"b\"")))
-                .hasMessageContaining("variation");
-        assertThatThrownBy(() -> read(drill.formatted("loft", "", "\"a\""))).hasMessageContaining("loft");
-        assertThatThrownBy(() -> read(drill.formatted("feel", "\"y\"", "\"a\"")))
-                .hasMessageContaining("y");
-        assertThatThrownBy(
-                        () -> read(drill.formatted("feel", "", "\"a\"") + "," + drill.formatted("feel", "", "\"a\"")))
-                .hasMessageContaining("Twice");
-        assertThat(read(drill.formatted("feel", "", "\"a\"")).all()).hasSize(1);
+    void holdsEveryDrillOfTheField() {
+        assertThat(LIBRARY.all()).hasSize(44);
     }
 
-    private static DrillLibrary read(String drills) {
-        return DrillLibrary.read(new ByteArrayInputStream(("[" + drills + "]").getBytes(StandardCharsets.UTF_8)));
+    @Test
+    void aFileRoundTrips() {
+        String written = DrillFile.write(LIBRARY.all());
+        List<Drill> read = DrillFile.read(written, Set.of());
+        assertThat(read).containsExactlyElementsOf(LIBRARY.all());
+        assertThat(DrillFile.write(read)).isEqualTo(written);
+    }
+
+    @Test
+    void aBrokenFileSaysEverythingThatIsWrongAndWhere() {
+        String good = """
+                {"id":"x","name":"X","rungs":["feel"],"main":["sway"],"places":["home"],"feedback":["feel"],"pace":"BODY",
+                 "setUp":"a","do":"b","feel":"c","good":"d","mistake":"e","easier":"f","harder":"g","cue":"h",
+                 "variations":["i"]}""";
+        assertThat(DrillFile.read("[" + good + "]", Set.of())).hasSize(1);
+        assertThat(problems(good.replace("\"i\"", "\"i\",\"j\"")))
+                .containsExactly("[0].variations needs one per rung: 1, not 2.");
+        assertThat(problems(good.replace("[\"feel\"],\"main\"", "[\"loft\"],\"main\"")))
+                .anyMatch(p -> p.startsWith("[0].rungs") && p.contains("loft"));
+        assertThat(problems(good.replace("BODY", "FAST")))
+                .singleElement()
+                .asString()
+                .contains("STEP");
+        assertThat(problems(good.replace("\"name\":\"X\"", "\"name\":7"))).containsExactly("[0].name must be a text.");
+        assertThat(problems(good.replace("\"x\"", "\"X y\"")))
+                .singleElement()
+                .asString()
+                .contains("hyphens");
+        assertThat(problems(good.replace("\"pace\"", "\"after\":[\"y\"],\"pace\"")))
+                .containsExactly("[0].after names no known drill: y.");
+        assertThat(problems(good.replace("\"pace\"", "\"clashes\":[\"sway\"],\"pace\"")))
+                .singleElement()
+                .asString()
+                .contains("makes worse");
+        assertThat(
+                        problems(
+                                good.replace(
+                                        "\"pace\"",
+                                        "\"diagram\":{\"press\":[\"knee\"],\"move\":\"hop\",\"props\":{\"lead-toe\":\"anvil\"}},\"pace\"")))
+                .hasSize(3)
+                .allMatch(p -> p.startsWith("[0].diagram."));
+        assertThat(problems(good + "," + good)).containsExactly("[1].id is there twice: x.");
+        assertThat(problems("7")).containsExactly("[0] must be a drill.");
+        assertThat(problems("{}")).hasSizeGreaterThan(10);
+        assertThat(broken("{")).containsExactly("file is no JSON.");
+        assertThat(broken("{}")).containsExactly("file must be a list of drills.");
+    }
+
+    private static List<String> problems(String drills) {
+        return broken("[" + drills + "]");
+    }
+
+    private static List<String> broken(String file) {
+        try {
+            DrillFile.read(file, Set.of());
+            return List.of();
+        } catch (DrillFile.Broken broken) {
+            return broken.problems().stream()
+                    .map(p -> p.path() + " " + p.message())
+                    .toList();
+        }
+    }
+
+    @Test
+    void theSchemaNamesWhatTheReaderTakes() {
+        String schema = DrillSchema.json();
+        for (Drill drill : LIBRARY.all()) {
+            assertThat(drill.id()).matches("[a-z][a-z0-9]*(-[a-z0-9]+)*");
+            assertThat(schema).contains("\"" + drill.lowest().id() + "\"");
+        }
+        assertThat(schema).contains("rocker-boards", "lift-trail-heel", "SLOW_CLUB", "early-return");
     }
 }

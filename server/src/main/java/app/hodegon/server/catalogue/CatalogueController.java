@@ -25,6 +25,7 @@ import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
+import app.hodegon.server.account.Account;
 import app.hodegon.server.catalogue.CatalogueView.BallResultView;
 import app.hodegon.server.catalogue.CatalogueView.CheckpointView;
 import app.hodegon.server.catalogue.CatalogueView.ChoiceView;
@@ -40,7 +41,9 @@ import app.hodegon.server.catalogue.CatalogueView.QuestionView;
 import app.hodegon.server.catalogue.CatalogueView.RungView;
 import app.hodegon.server.catalogue.CatalogueView.SchoolView;
 import app.hodegon.server.catalogue.CatalogueView.SignView;
+import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.Invalid;
+import app.hodegon.server.student.Students;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.EnumMap;
@@ -48,7 +51,9 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.UUID;
 import java.util.function.Function;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -59,13 +64,24 @@ class CatalogueController {
 
     private final Map<Handedness, CatalogueView> byHand = new EnumMap<>(Handedness.class);
 
-    CatalogueController() {
+    private final Drills drills;
+    private final Students students;
+
+    CatalogueController(Drills drills, Students students) {
+        this.drills = drills;
+        this.students = students;
         for (Handedness hand : Handedness.values()) byHand.put(hand, catalogue(hand));
     }
 
     @GetMapping("/api/catalogue")
-    CatalogueView catalogue(@RequestParam(defaultValue = "right") String hand) {
-        return byHand.get(Invalid.in("hand", () -> Identified.of(Handedness.class, hand)));
+    CatalogueView catalogue(
+            @AuthenticationPrincipal Account account, @RequestParam(defaultValue = "right") String hand) {
+        Handedness said = Invalid.in("hand", () -> Identified.of(Handedness.class, hand));
+        UUID coach = account.role() == Account.Role.COACH
+                ? account.id()
+                : students.self(account).coachId();
+        List<String> own = drills.own(coach);
+        return own.isEmpty() ? byHand.get(said) : byHand.get(said).with(own, drills(drills.of(coach), said));
     }
 
     private static CatalogueView catalogue(Handedness hand) {
@@ -120,7 +136,8 @@ class CatalogueController {
                 Arrays.stream(Rung.values())
                         .map(r -> new RungView(r.id(), r.label(), r.rehearsalsPerRound(), r.ballsPerRound()))
                         .toList(),
-                drills(hand));
+                drills(DrillLibrary.standard(), hand),
+                List.of());
     }
 
     private static List<String> balls(Fault fault) {
@@ -161,9 +178,9 @@ class CatalogueController {
         return new SchoolView(school.id(), school.label(), school.why(), corridors);
     }
 
-    private static Map<String, DrillView> drills(Handedness hand) {
+    private static Map<String, DrillView> drills(DrillLibrary library, Handedness hand) {
         Map<String, DrillView> drills = new LinkedHashMap<>();
-        for (Drill drill : DrillLibrary.standard().all()) drills.put(drill.id(), drill(drill, hand));
+        for (Drill drill : library.all()) drills.put(drill.id(), drill(drill, hand));
         return drills;
     }
 

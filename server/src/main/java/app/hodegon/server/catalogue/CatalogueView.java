@@ -24,7 +24,33 @@ public record CatalogueView(
         @NotNull List<Named> shoes,
         @NotNull List<EquipmentView> equipment,
         @NotNull List<RungView> rungs,
-        @NotNull Map<String, DrillView> drills) {
+        @NotNull Map<String, DrillView> drills,
+        @NotNull List<String> ownDrills) {
+
+    /** The same with the coach's own drills among all. */
+    CatalogueView with(List<String> own, Map<String, DrillView> all) {
+        return new CatalogueView(
+                version,
+                checkpoints,
+                signs,
+                measures,
+                sources,
+                feedback,
+                ballResults,
+                faults,
+                schools,
+                questions,
+                flights,
+                levels,
+                ageBands,
+                joints,
+                places,
+                shoes,
+                equipment,
+                rungs,
+                all,
+                own);
+    }
 
     public record CheckpointView(
             @NotNull String id,

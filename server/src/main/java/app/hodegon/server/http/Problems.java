@@ -38,6 +38,15 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail invalid(InvalidParts invalid) {
+        return withFields(
+                ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, invalid.getMessage()),
+                invalid.parts().stream()
+                        .map(p -> new FieldError(p.field(), p.message()))
+                        .toList());
+    }
+
+    @ExceptionHandler
     ProblemDetail notFound(NotFound notFound) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.NOT_FOUND, notFound.getMessage());
     }

@@ -142,10 +142,11 @@ class PhoneController {
     /** The running plan for the student's own calendar. */
     @GetMapping(value = "/calendar.ics", produces = "text/calendar")
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account account) {
-        StoredPlan running = plans.assigned(students.self(account).id()).stream()
+        StoredStudent student = students.self(account);
+        StoredPlan running = plans.assigned(student.id()).stream()
                 .reduce((earlier, later) -> later)
                 .orElseThrow(() -> new NotFound("plan"));
-        return PlanCalendar.download(running, clock.instant());
+        return PlanCalendar.download(running, plans.library(student.coachId()), clock.instant());
     }
 
     private static List<String> why(StoredPlan plan, StoredStudent student) {

@@ -31,11 +31,11 @@ public final class PlanCalendar {
     private PlanCalendar() {}
 
     /** The calendar as a download. */
-    public static ResponseEntity<String> download(StoredPlan plan, Instant made) {
+    public static ResponseEntity<String> download(StoredPlan plan, DrillLibrary library, Instant made) {
         return ResponseEntity.ok()
                 .contentType(new MediaType("text", "calendar", StandardCharsets.UTF_8))
                 .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"practice.ics\"")
-                .body(of(plan, made));
+                .body(of(plan, library, made));
     }
 
     /**
@@ -44,15 +44,16 @@ public final class PlanCalendar {
      *
      * @param made when the plan was last handed over or the file is made
      */
-    static String of(StoredPlan plan, Instant made) {
+    static String of(StoredPlan plan, DrillLibrary library, Instant made) {
         ICalendar calendar = new ICalendar();
         calendar.setProductId(PRODUCT);
         Set<LocalDate> practised =
                 plan.plan().days().stream().map(DayView::date).collect(Collectors.toSet());
         for (DayView day : plan.plan().days()) {
             VEvent event = event(plan, day.date(), made);
-            event.setSummary(title(day));
-            event.setDescription(day.blocks().stream().map(PlanCalendar::line).collect(Collectors.joining("\n")));
+            event.setSummary(title(day, library));
+            event.setDescription(
+                    day.blocks().stream().map(b -> line(b, library)).collect(Collectors.joining("\n")));
             event.setLocation(Identified.of(Place.class, day.place()).label());
             calendar.addEvent(event);
         }
@@ -85,22 +86,19 @@ public final class PlanCalendar {
         return new ICalDate(Date.from(date.atStartOfDay(ZoneId.systemDefault()).toInstant()), false);
     }
 
-    private static String title(DayView day) {
+    private static String title(DayView day, DrillLibrary library) {
         List<String> drills = day.blocks().stream()
                 .filter(b -> b.kind().equals("main"))
-                .map(b -> drill(b))
+                .map(b -> library.drill(b.drill()).name())
                 .distinct()
                 .toList();
         return "Practice: " + String.join(", ", drills) + " (" + Math.round(day.minutes()) + " min)";
     }
 
-    private static String line(BlockView block) {
+    private static String line(BlockView block, DrillLibrary library) {
         return block.kind().substring(0, 1).toUpperCase(Locale.ROOT)
-                + block.kind().substring(1) + ": " + drill(block) + ", " + block.sets() + " × " + block.repsPerSet()
+                + block.kind().substring(1) + ": "
+                + library.drill(block.drill()).name() + ", " + block.sets() + " × " + block.repsPerSet()
                 + ". " + block.cue() + ".";
-    }
-
-    private static String drill(BlockView block) {
-        return DrillLibrary.standard().drill(block.drill()).name();
     }
 }

@@ -42,7 +42,7 @@ class PlanController {
     @GetMapping("/lessons/{lessonId}/plan")
     StoredPlan ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
         lessons.ofCoach(coach, lessonId);
-        return plans.ofLesson(lessonId).orElseThrow(() -> new NotFound("plan"));
+        return plans.ofLesson(coach, lessonId).orElseThrow(() -> new NotFound("plan"));
     }
 
     @PutMapping("/lessons/{lessonId}/plan")
@@ -77,7 +77,7 @@ class PlanController {
 
     @GetMapping(value = "/plans/{id}/calendar.ics", produces = "text/calendar")
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        return PlanCalendar.download(plans.ofCoach(coach, id), clock.instant());
+        return PlanCalendar.download(plans.ofCoach(coach, id), plans.library(coach.id()), clock.instant());
     }
 
     @PostMapping("/plans/{id}/assignment")

@@ -15,6 +15,7 @@ import app.hodegon.core.practice.Forecast;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
@@ -40,19 +41,19 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Plans {
 
-    private final DrillLibrary library = DrillLibrary.standard();
-    private final Planner planner = new Planner(library);
     private final PlanRepository plans;
     private final Lessons lessons;
     private final Students students;
     private final PracticeLog practice;
+    private final Drills drills;
     private final Clock clock;
 
-    Plans(PlanRepository plans, Lessons lessons, Students students, PracticeLog practice, Clock clock) {
+    Plans(PlanRepository plans, Lessons lessons, Students students, PracticeLog practice, Drills drills, Clock clock) {
         this.plans = plans;
         this.lessons = lessons;
         this.students = students;
         this.practice = practice;
+        this.drills = drills;
         this.clock = clock;
     }
 
@@ -66,6 +67,8 @@ public class Plans {
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
         Optional<StoredPlan> running = plans.assignedOfLesson(lessonId);
         PlanRequest request = request(student, lesson, terms, running);
+        DrillLibrary library = drills.of(coach.id());
+        Planner planner = new Planner(library);
         Plan plan = Invalid.in("edits", () -> planner.plan(request));
         PlanView view = PlanView.of(
                 plan,
@@ -97,7 +100,9 @@ public class Plans {
                 profile.kit(),
                 week,
                 profile.shoes(),
-                Ladder.done(practice.checks(student.id())));
+                Ladder.done(practice.checks(student.id())).stream()
+                        .filter(d -> drills.of(student.coachId()).has(d.drill()))
+                        .toList());
         return Invalid.in(
                 "nextLesson",
                 () -> new PlanRequest(
@@ -135,6 +140,7 @@ public class Plans {
         Optional<StoredPlan> running = plans.assignedOfLesson(lessonId);
         if (running.filter(r -> isOver(r, current.terms())).isPresent()) return OffersView.NONE;
         PlanRequest request = request(student, lesson, current.terms(), running);
+        Planner planner = new Planner(drills.of(coach.id()));
         Plan plan = planner.plan(request);
         return OffersView.of(current.terms(), plan, planner.expectedGates(request, plan), Offers.of(request, planner));
     }
@@ -144,8 +150,8 @@ public class Plans {
         StoredLesson lesson = lessons.ofCoach(coach, lessonId);
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
         StoredPlan current = plans.ofLesson(lessonId).orElseThrow(() -> new NotFound("plan"));
-        return planner.alternatives(
-                request(student, lesson, current.terms(), plans.assignedOfLesson(lessonId)), fault, rung);
+        return new Planner(drills.of(coach.id()))
+                .alternatives(request(student, lesson, current.terms(), plans.assignedOfLesson(lessonId)), fault, rung);
     }
 
     /** Hands a plan over. A running plan of the same lesson takes the new days in and keeps its id and its practice. */
@@ -163,20 +169,22 @@ public class Plans {
     }
 
     public StoredPlan ofCoach(Account coach, UUID id) {
-        return plans.ofCoach(coach.id(), id).map(this::withChanges).orElseThrow(() -> new NotFound("plan"));
+        return plans.ofCoach(coach.id(), id)
+                .map(p -> withChanges(p, coach.id()))
+                .orElseThrow(() -> new NotFound("plan"));
     }
 
     /** The plan made in this lesson: the draft if there is one, else the running one. */
-    public Optional<StoredPlan> ofLesson(UUID lesson) {
-        return plans.ofLesson(lesson).map(this::withChanges);
+    public Optional<StoredPlan> ofLesson(Account coach, UUID lesson) {
+        return plans.ofLesson(lesson).map(p -> withChanges(p, coach.id()));
     }
 
     /** What a draft would change of the plan the student has. */
-    private StoredPlan withChanges(StoredPlan plan) {
+    private StoredPlan withChanges(StoredPlan plan, UUID coach) {
         if (plan.assigned()) return plan;
         return plans.assignedOfLesson(plan.lessonId())
                 .map(running -> plan.withChanges(PlanDifference.between(
-                        days(running.plan().days()), days(plan.plan().days()), library)))
+                        days(running.plan().days()), days(plan.plan().days()), drills.of(coach))))
                 .orElse(plan);
     }
 
@@ -184,6 +192,11 @@ public class Plans {
         List<Plan.Day> days = new ArrayList<>();
         views.forEach(view -> days.add(view.toDay()));
         return days;
+    }
+
+    /** The names of a coach's drills, for texts outside the catalogue. */
+    public DrillLibrary library(UUID coach) {
+        return drills.of(coach);
     }
 
     /** A student's assigned plans, the running one last; the caller has made sure that the student may be seen. */
