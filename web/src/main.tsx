@@ -20,6 +20,7 @@ const StudentApproachPage = lazy(() => import("./features/approach/StudentApproa
 const LessonPage = lazy(() => import("./features/lesson/LessonPage"));
 const PlanPage = lazy(() => import("./features/plan/PlanPage"));
 const LibraryPage = lazy(() => import("./features/drill/LibraryPage"));
+const DrillFormPage = lazy(() => import("./features/drill/DrillFormPage"));
 const DrillPage = lazy(() => import("./features/drill/DrillPage"));
 const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
@@ -53,7 +54,9 @@ const router = createBrowserRouter([
       { path: "/students/:id/approach", element: <StudentApproachPage /> },
       { path: "/approach", element: <ApproachPage /> },
       { path: "/drills", element: <LibraryPage /> },
+      { path: "/drills/new", element: <DrillFormPage /> },
       { path: "/drills/:id", element: <DrillPage /> },
+      { path: "/drills/:id/edit", element: <DrillFormPage /> },
       { path: "/lessons/:id", element: <LessonPage /> },
       { path: "/lessons/:id/plan", element: <PlanPage /> },
       { path: "/lessons/:id/plan/sheet", element: <SheetPage /> },

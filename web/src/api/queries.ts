@@ -1,4 +1,5 @@
 import { queryOptions, useQuery } from "@tanstack/react-query";
+import type { DrillSource } from "@/features/drill/drillForm";
 import { api } from "./client";
 import type { Catalogue, Hand, Lesson, Practice, Progress, RosterLine, Session, StoredPlan } from "./types";
 import type {
@@ -100,6 +101,11 @@ export const queries = {
           `/api/lessons/${lesson}/plan/alternatives?fault=${fault}&rung=${rung}`,
         ),
       staleTime: 0,
+    }),
+  drillFile: (id: string) =>
+    queryOptions({
+      queryKey: ["drills", id, "file"],
+      queryFn: () => api.get<DrillSource[]>(`/api/drills/${id}/file`),
     }),
   drillRecord: (id: string) =>
     queryOptions({

@@ -149,6 +149,7 @@ export const CATALOGUE: Catalogue = {
     "disc-turn": drill("Disc turn"),
     "edge-notice": { ...drill("Edge noticing"), id: "edge-notice" },
   },
+  ownDrills: [],
 };
 
 const moment = () => ({ readings: [], shots: { flight: {}, strike: {}, divot: {} } });

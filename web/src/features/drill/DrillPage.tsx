@@ -1,7 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
-import { Link, useParams, useSearchParams } from "react-router";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Link, useNavigate, useParams, useSearchParams } from "react-router";
+import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Drill } from "@/api/types";
+import { Button, ButtonLink } from "@/ui/Button";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "./DrillDiagram";
 
@@ -38,6 +40,7 @@ export default function DrillPage() {
             <Link to="/drills">Drills</Link>
           </p>
           <h1>{drill.name}</h1>
+          <DrillActions id={id} own={catalogue.data.ownDrills.includes(id)} />
           <p className="text-soft">
             In mind: <strong className="text-ink">{drill.cue}</strong>
           </p>
@@ -73,6 +76,33 @@ export default function DrillPage() {
         <Record id={id} />
       </aside>
     </article>
+  );
+}
+
+/** Copying any drill; changing and removing one's own. */
+function DrillActions({ id, own }: { id: string; own: boolean }) {
+  const client = useQueryClient();
+  const navigate = useNavigate();
+  const remove = useMutation({
+    mutationFn: () => api.delete(`/api/drills/own/${id}`),
+    onSuccess: async () => {
+      await client.invalidateQueries({ queryKey: ["catalogue"] });
+      navigate("/drills");
+    },
+  });
+  return (
+    <div className="my-2 flex flex-wrap gap-3">
+      <ButtonLink to={`/drills/new?copy=${id}`}>Copy as my own</ButtonLink>
+      {own && (
+        <>
+          <ButtonLink to={`/drills/${id}/edit`}>Change</ButtonLink>
+          <Button disabled={remove.isPending} onClick={() => remove.mutate()}>
+            Remove
+          </Button>
+        </>
+      )}
+      {remove.isError && <Failed error={remove.error} />}
+    </div>
   );
 }
 

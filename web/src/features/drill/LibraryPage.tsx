@@ -4,6 +4,7 @@ import type { Catalogue, Drill } from "@/api/types";
 import { Choice } from "@/ui/Choice";
 import { Failed, Loading } from "@/ui/Notice";
 import { DrillDiagram } from "./DrillDiagram";
+import { LibraryFiles } from "./LibraryFiles";
 import { type DrillFilter, filtered, NO_FILTER, NO_KIT } from "./filter";
 
 /** All drills, narrowed down by what a coach needs; the address holds the filter. */
@@ -35,6 +36,7 @@ export default function LibraryPage() {
         <p className="text-soft">
           {found.length} of {Object.keys(catalogue.data.drills).length}
         </p>
+        <LibraryFiles own={catalogue.data.ownDrills.length} />
         <span className="ml-auto">
           <Choice
             compact
@@ -141,6 +143,7 @@ function DrillRow({
             {drill.main.length > 0 ? drill.main.map(fault).join(", ") : "every fault, near the game"}
           </span>
           <span className="text-soft text-sm">
+            {catalogue.ownDrills.includes(drill.id) && <strong>yours · </strong>}
             {span(drill, catalogue)} · {kit.length > 0 ? kit.join(", ") : "no kit"}
           </span>
         </span>

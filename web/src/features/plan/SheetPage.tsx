@@ -111,7 +111,11 @@ function DayRow({ day, catalogue, hand }: { day: PlanDay; catalogue: Catalogue; 
 function Boxes({ block }: { block: PlanBlock }) {
   const count = block.kind === "check" ? 10 : block.sets;
   return (
-    <span aria-label={`${count} boxes to tick`} className="inline-flex flex-wrap gap-0.5 align-middle">
+    <span
+      role="img"
+      aria-label={`${count} boxes to tick`}
+      className="inline-flex flex-wrap gap-0.5 align-middle"
+    >
       {Array.from({ length: count }, (_, i) => (
         <Box key={i} wide={i % 5 === 4} />
       ))}

@@ -117,7 +117,7 @@ class SliceTest {
         button(coach, "Why").click();
         button(coach, "Work on sway").click();
         button(coach, "Draft the plan").click();
-        assertThat(coach.getByRole(AriaRole.IMG, new GetByRoleOptions().setName(Pattern.compile("^The climb"))))
+        assertThat(coach.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName(Pattern.compile("^The climb"))))
                 .isVisible();
         Browser.checkAccessible(coach);
         button(coach, "Hand it over").click();

@@ -1,0 +1,93 @@
+import type { Catalogue } from "@/api/types";
+
+/** A drill as in the drill file, with placeholders for lead and trail. */
+export type DrillSource = {
+  id: string;
+  name: string;
+  rungs: string[];
+  main?: string[];
+  helps?: string[];
+  kit?: string[];
+  places: string[];
+  feedback: string[];
+  needs?: string[];
+  schools?: string[];
+  clashes?: string[];
+  neverWith?: string[];
+  careWith?: string[];
+  after?: string[];
+  pace: string;
+  setUp: string;
+  do: string;
+  feel: string;
+  good: string;
+  mistake: string;
+  easier: string;
+  harder: string;
+  cue: string;
+  caution?: string;
+  variations: string[];
+  diagram?: { stance?: string; props?: Record<string, string>; press?: string[]; move?: string };
+};
+
+export const NEW_DRILL: DrillSource = {
+  id: "",
+  name: "",
+  rungs: ["feel"],
+  places: ["home"],
+  feedback: ["feel"],
+  pace: "BODY",
+  setUp: "",
+  do: "",
+  feel: "",
+  good: "",
+  mistake: "",
+  easier: "",
+  harder: "",
+  cue: "",
+  variations: [""],
+  diagram: { press: [] },
+};
+
+/** An id of small letters and hyphens, free in this library. */
+export function idFor(name: string, catalogue: Catalogue): string {
+  const plain =
+    name
+      .toLowerCase()
+      .normalize("NFD")
+      .replace(/[^a-z0-9]+/g, "-")
+      .replace(/^[^a-z]+|-+$/g, "") || "own-drill";
+  let id = plain;
+  for (let n = 2; id in catalogue.drills; n++) id = `${plain}-${n}`;
+  return id;
+}
+
+/** The rungs from the lowest to the highest, in order. */
+export function covered(source: DrillSource, catalogue: Catalogue): string[] {
+  const order = catalogue.rungs.map((r) => r.id);
+  const [low, high = low] = source.rungs;
+  return order.slice(order.indexOf(low ?? ""), order.indexOf(high ?? "") + 1);
+}
+
+/** With other rungs; what was written for a rung that stays is kept. */
+export function withRungs(source: DrillSource, low: string, high: string, catalogue: Catalogue): DrillSource {
+  const order = catalogue.rungs.map((r) => r.id);
+  const top = order.indexOf(high) < order.indexOf(low) ? low : high;
+  const before = covered(source, catalogue);
+  const next = { ...source, rungs: low === top ? [low] : [low, top] };
+  return {
+    ...next,
+    variations: covered(next, catalogue).map((rung) => source.variations[before.indexOf(rung)] ?? ""),
+  };
+}
+
+/** The diagram as the picture takes it. */
+export function pictured(source: DrillSource) {
+  const { stance = "normal", props = {}, press = [], move = "none" } = source.diagram ?? {};
+  return { stance, props: Object.entries(props).map(([at, shape]) => ({ at, shape })), press, move };
+}
+
+/** What the server says of a file's one drill, by field. */
+export function problemsByField(fields: { field: string; message: string }[]): Record<string, string> {
+  return Object.fromEntries(fields.map((f) => [f.field.replace(/^\[0\]\.?/, ""), f.message]));
+}
