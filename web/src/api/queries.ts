@@ -102,6 +102,11 @@ export const queries = {
         ),
       staleTime: 0,
     }),
+  templates: () =>
+    queryOptions({
+      queryKey: ["templates"],
+      queryFn: () => api.get<Wire["StoredTemplate"][]>("/api/templates"),
+    }),
   drillFile: (id: string) =>
     queryOptions({
       queryKey: ["drills", id, "file"],

@@ -214,6 +214,38 @@ describe("the plan page", () => {
     await waitFor(() => expect(screen.getByLabelText("Next lesson")).toHaveProperty("value", "2026-12-22"));
   });
 
+  it("keeps a plan as a starting point and starts another from it", async () => {
+    const template = {
+      id: "t1",
+      name: "Sway, two weeks",
+      days: 13,
+      edits: {
+        locked: [],
+        dropped: [],
+        chosen: [{ fault: "sway", rung: "feel", drill: "disc-turn" }],
+        skipped: [],
+      },
+    };
+    const calls = open({
+      "GET /api/lessons/l1/plan": PLAN,
+      "GET /api/templates": [template],
+      "POST /api/templates": template,
+      "PUT /api/lessons/l1/plan/template/t1": { ...PLAN, nextLesson: "2026-12-20" },
+    });
+    fireEvent.click(await screen.findByRole("button", { name: "Starting points" }));
+    fireEvent.change(await screen.findByLabelText("Keep this plan as"), { target: { value: "Mine" } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    await waitFor(() =>
+      expect(calls.find((c) => c.request === "POST /api/templates")?.body).toEqual({
+        lessonId: "l1",
+        name: "Mine",
+      }),
+    );
+    fireEvent.click(await screen.findByRole("button", { name: "Start from Sway, two weeks" }));
+    await waitFor(() => expect(screen.getByLabelText("Next lesson")).toHaveProperty("value", "2026-12-20"));
+    expect(screen.getByRole("button", { name: "Undo" })).toHaveProperty("disabled", false);
+  });
+
   it("says what a new draft would change of the plan the student has", async () => {
     open({ "GET /api/lessons/l1/plan": { ...PLAN, changes: ["Saturday 5 December: free now."] } });
     expect(await screen.findByText("Saturday 5 December: free now.")).toBeTruthy();

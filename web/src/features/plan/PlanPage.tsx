@@ -14,6 +14,7 @@ import { countOf, planners } from "./edits";
 import { Offers } from "./Offers";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
+import { TemplateTools } from "./TemplateTools";
 import { type PlanWork, usePlanTerms } from "./usePlanTerms";
 
 const DAYS_TO_NEXT = 14;
@@ -57,6 +58,7 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
           </p>
         </div>
         <div className="no-print ml-auto flex flex-wrap items-end gap-3">
+          {lesson.focus.length > 0 && <TemplateTools lesson={lesson} plan={plan} work={work} />}
           {lesson.focus.length > 0 && <DatesForm lesson={lesson} plan={plan} work={work} />}
           {plan && (
             <span className="flex">

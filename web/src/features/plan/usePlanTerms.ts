@@ -23,6 +23,15 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     mutationFn: (id: string) => api.post<StoredPlan>(`/api/plans/${id}/assignment`),
     onSuccess: keep,
   });
+  const start = useMutation({
+    mutationFn: (template: string) =>
+      api.put<StoredPlan>(`/api/lessons/${lesson.id}/plan/template/${template}`, undefined),
+    onSuccess: (stored) => {
+      if (plan) setPast((p) => [...p, plan.terms]);
+      setFuture([]);
+      keep(stored);
+    },
+  });
   const now = plan?.terms;
   const lay = (terms: Terms, onLaid: () => void) => draft.mutate(terms, { onSuccess: onLaid });
 
@@ -52,10 +61,11 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     },
     canUndo: past.length > 0 && !draft.isPending,
     canRedo: future.length > 0 && !draft.isPending,
+    /** Drafts anew from a kept plan. */
+    startFrom: (template: string) => start.mutate(template),
     handOver: (id: string) => assign.mutate(id),
-    busy: draft.isPending || assign.isPending,
-    error: draft.error ?? assign.error,
-    forget: () => draft.reset(),
+    busy: draft.isPending || assign.isPending || start.isPending,
+    error: draft.error ?? assign.error ?? start.error,
   };
 }
 

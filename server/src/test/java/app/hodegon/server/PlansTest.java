@@ -135,6 +135,29 @@ class PlansTest {
     }
 
     @Test
+    void aTemplateIsFittedToWhatAnotherStudentMayDo() {
+        coach.put(plan, terms("""
+                        {"locked":[],"dropped":[],"chosen":[{"fault":"sway","rung":"rehearse","drill":"rod-underfoot"}],
+                         "skipped":[{"fault":"sway","rung":"build"}]}""")).expect(200);
+        String lesson = plan.split("/")[3];
+        JsonNode kept = coach.post(
+                        "/api/templates", "{\"lessonId\":\"%s\",\"name\":\"Sway, two weeks\"}".formatted(lesson))
+                .expect(201)
+                .body();
+        assertThat(kept.path("days").asInt()).isEqualTo(14);
+        assertThat(coach.get("/api/templates").expect(200).body().findValuesAsString("name"))
+                .contains("Sway, two weeks");
+        String use = plan + "/template/" + kept.path("id").asString();
+        JsonNode drafted = coach.put(use, "").expect(200).body();
+        assertThat(drafted.at("/plan/route").findValuesAsString("drill")).contains("rod-underfoot");
+        assertThat(drafted.at("/plan/route").findValuesAsString("rung")).doesNotContain("build");
+        coach.post("/api/templates", "{\"lessonId\":\"%s\",\"name\":\" \"}".formatted(lesson))
+                .refused(400);
+        coach.delete("/api/templates/" + kept.path("id").asString()).expect(204);
+        coach.put(use, "").refused(404);
+    }
+
+    @Test
     void alternativesLeaveOutWhatAFlaggedKneeForbids() {
         draft();
         JsonNode alternatives = coach.get(plan + "/alternatives?fault=sway&rung=feel")

@@ -1,0 +1,97 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.http.NotFound;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.PlanTerms.ChosenEntry;
+import app.hodegon.server.plan.PlanTerms.EditsEntry;
+import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
+import java.util.List;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans kept as starting points and fitted afresh to other students by the planner. */
+@Service
+class Templates {
+
+    private final TemplateRepository templates;
+    private final Plans plans;
+    private final Lessons lessons;
+
+    Templates(TemplateRepository templates, Plans plans, Lessons lessons) {
+        this.templates = templates;
+        this.plans = plans;
+        this.lessons = lessons;
+    }
+
+    List<StoredTemplate> ofCoach(Account coach) {
+        return templates.ofCoach(coach.id());
+    }
+
+    /** Keeps what a lesson's plan chose for each rung, without its days. */
+    @Transactional
+    StoredTemplate keep(Account coach, UUID lessonId, String name) {
+        lessons.ofCoach(coach, lessonId);
+        StoredPlan plan = plans.ofLesson(coach, lessonId).orElseThrow(() -> new NotFound("plan"));
+        EditsEntry edits = new EditsEntry(
+                List.of(),
+                List.of(),
+                plan.plan().route().stream()
+                        .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill()))
+                        .toList(),
+                plan.terms().edits().skipped());
+        int days = (int) ChronoUnit.DAYS.between(plan.from(), plan.nextLesson());
+        UUID id = templates.add(coach.id(), name.strip(), days, edits);
+        return templates.ofCoach(coach.id(), id).orElseThrow();
+    }
+
+    /**
+     * A draft from a template: of its drills those are kept that this student may do for this lesson's focus, and the
+     * planner chooses the others.
+     */
+    @Transactional
+    StoredPlan use(Account coach, UUID lessonId, UUID templateId) {
+        StoredTemplate template = templates.ofCoach(coach.id(), templateId).orElseThrow(() -> new NotFound("template"));
+        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
+        LocalDate from = lesson.heldOn().plusDays(1);
+        Set<String> focus = lesson.focus().stream().map(Fault::id).collect(Collectors.toSet());
+        PlanTerms bare = new PlanTerms(from, from.plusDays(template.days()), null, false, null);
+        // Laid once without, so that what this student may do can be asked.
+        plans.draft(coach, lessonId, bare);
+        EditsEntry edits = new EditsEntry(
+                List.of(),
+                List.of(),
+                template.edits().chosen().stream()
+                        .filter(c -> focus.contains(c.fault()))
+                        .filter(c -> mayDo(coach, lessonId, c))
+                        .toList(),
+                template.edits().skipped().stream()
+                        .filter(s -> focus.contains(s.fault()))
+                        .toList());
+        return plans.draft(coach, lessonId, new PlanTerms(from, bare.nextLesson(), null, false, edits));
+    }
+
+    private boolean mayDo(Account coach, UUID lessonId, ChosenEntry chosen) {
+        return plans
+                .alternatives(
+                        coach,
+                        lessonId,
+                        Identified.of(Fault.class, chosen.fault()),
+                        Identified.of(Rung.class, chosen.rung()))
+                .stream()
+                .anyMatch(a -> a.drill().equals(chosen.drill()));
+    }
+
+    @Transactional
+    void delete(Account coach, UUID id) {
+        if (templates.delete(coach.id(), id) == 0) throw new NotFound("template");
+    }
+}
