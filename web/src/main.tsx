@@ -22,6 +22,7 @@ const PlanPage = lazy(() => import("./features/plan/PlanPage"));
 const LibraryPage = lazy(() => import("./features/drill/LibraryPage"));
 const DrillFormPage = lazy(() => import("./features/drill/DrillFormPage"));
 const DrillPage = lazy(() => import("./features/drill/DrillPage"));
+const PaperPage = lazy(() => import("./features/practice/PaperPage"));
 const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
 const RunnerPage = lazy(() => import("./features/phone/RunnerPage"));
@@ -60,6 +61,7 @@ const router = createBrowserRouter([
       { path: "/lessons/:id", element: <LessonPage /> },
       { path: "/lessons/:id/plan", element: <PlanPage /> },
       { path: "/lessons/:id/plan/sheet", element: <SheetPage /> },
+      { path: "/lessons/:id/plan/paper", element: <PaperPage /> },
     ],
   },
   {

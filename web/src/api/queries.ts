@@ -88,6 +88,13 @@ export const queries = {
       queryFn: () => api.get<StoredPlan>(`/api/lessons/${id}/plan`),
       retry: false,
     }),
+  /** The days of a plan up to today, with what was entered from paper; read afresh whenever it is opened. */
+  paper: (plan: string) =>
+    queryOptions({
+      queryKey: ["plans", plan, "paper"],
+      queryFn: () => api.get<Wire["PaperDay"][]>(`/api/plans/${plan}/paper`),
+      gcTime: 0,
+    }),
   offers: (lesson: string) =>
     queryOptions({
       queryKey: ["lessons", lesson, "offers"],

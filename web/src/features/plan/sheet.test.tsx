@@ -41,7 +41,7 @@ describe("the plan on paper", () => {
       "edge-notice": { ...CATALOGUE.drills["edge-notice"]!, kit: [], cue: "Which edge?" },
     };
     expect(cueCard(PLAN, { ...CATALOGUE, drills })).toMatchObject({ before: "Which edge?" });
-    expect(cueCard(PLAN, CATALOGUE)).toMatchObject({ drill: "Edge noticing", before: "Turn the disc" });
+    expect(cueCard(PLAN, CATALOGUE)).toMatchObject({ before: "Turn the disc" });
     expect(cueCard({ ...PLAN, days: [] }, CATALOGUE)).toBeUndefined();
   });
 

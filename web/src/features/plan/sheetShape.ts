@@ -1,5 +1,62 @@
-import type { Catalogue, Plan, PlanDay } from "@/api/types";
-import { daysBetween } from "@/ui/dates";
+import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/types";
+import { daysBetween, shortDay } from "@/ui/dates";
+import { dose } from "./PlanDays";
+
+/** The plan on paper, in words: the same for the page, the printer and the file. */
+export type Sheet = {
+  student: string;
+  focus: string;
+  nextLesson: string;
+  weeks: SheetDay[][];
+  cautions: string[];
+  card?: CueCard;
+};
+
+/** A practice day: the picture of its main drill and a line per block. */
+export type SheetDay = { date: string; when: string; where: string; drill?: Drill; lines: SheetLine[] };
+
+/** @property boxes one per set; for a check one per rep */
+export type SheetLine = { text: string; boxes: number; scored: boolean; hint?: string };
+
+export function sheetOf(lesson: Lesson, { plan, from, nextLesson }: StoredPlan, catalogue: Catalogue): Sheet {
+  const fault = (f: string) => catalogue.faults.find((x) => x.id === f)?.label ?? f;
+  return {
+    student: lesson.studentName,
+    focus: lesson.focus.map(fault).join(", then "),
+    nextLesson,
+    weeks: weeksOf(plan, from).map((days) => days.map((day) => sheetDay(day, catalogue))),
+    cautions: plan.cautions,
+    card: cueCard(plan, catalogue),
+  };
+}
+
+function sheetDay(day: PlanDay, catalogue: Catalogue): SheetDay {
+  const place = catalogue.places.find((p) => p.id === day.place)?.label.toLowerCase();
+  const main = day.blocks.find((b) => b.kind === "main");
+  return {
+    date: day.date,
+    when: shortDay(day.date),
+    where: `${place}, ${Math.round(day.minutes)} min`,
+    drill: main && catalogue.drills[main.drill],
+    lines: day.blocks.map((block) => {
+      const drill = catalogue.drills[block.drill];
+      const rung = catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase();
+      const scored = block.kind === "check";
+      return {
+        text: `${drill?.name}, ${rung}: ${dose(block)}`,
+        boxes: scored ? SCORED : block.sets,
+        scored,
+        hint:
+          block.kind === "main"
+            ? `${drill?.variations[block.rung] ?? ""} Think: ${block.cue.toLowerCase()}.`.trim()
+            : undefined,
+      };
+    }),
+  };
+}
+
+/** Reps in a scored set. */
+export const SCORED = 10;
 
 /** The days in weeks counted from the plan's first day: one page each. */
 export function weeksOf(plan: Plan, from: string): PlanDay[][] {
@@ -12,7 +69,7 @@ export function weeksOf(plan: Plan, from: string): PlanDay[][] {
 }
 
 /** What goes in the pocket: one thing before the shot, one after a bad one. */
-export type CueCard = { drill: string; before: string; after: string };
+export type CueCard = { before: string; after: string };
 
 /** Of the drills in the plan the one nearest to the game that needs nothing underfoot; else the highest. */
 export function cueCard(plan: Plan, catalogue: Catalogue): CueCard | undefined {
@@ -25,5 +82,10 @@ export function cueCard(plan: Plan, catalogue: Catalogue): CueCard | undefined {
   const bare = worked.find((b) => catalogue.drills[b.drill]?.kit.length === 0);
   const block = bare ?? worked[0];
   const drill = block && catalogue.drills[block.drill];
-  return drill && { drill: drill.name, before: drill.cue, after: drill.feel };
+  return (
+    drill && {
+      before: drill.cue,
+      after: `one rehearsal of ${drill.name.toLowerCase()}, nothing else. ${drill.feel}`,
+    }
+  );
 }

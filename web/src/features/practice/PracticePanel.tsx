@@ -65,6 +65,7 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
 function SessionRow({ session, catalogue }: { session: Practice["sessions"][number]; catalogue: Catalogue }) {
   const marks = session.blocks.map((b) => b.marks).join("");
   const good = [...marks].filter((m) => m === "+").length;
+  const judged = [...marks].filter((m) => m !== "o").length;
   const checks = session.blocks.filter((b) => b.kind === "check" && b.marks.length >= 10);
   const joint = catalogue.joints.find((j) => j.id === session.pain?.where)?.label.toLowerCase();
   return (
@@ -72,7 +73,7 @@ function SessionRow({ session, catalogue }: { session: Practice["sessions"][numb
       <td className="py-1.5 pr-3 whitespace-nowrap">{shortDay(session.day)}</td>
       <td className="pr-3">{marks.length}</td>
       <td className="pr-3 whitespace-nowrap">
-        {marks.length > 0 ? `${Math.round((100 * good) / marks.length)} %` : "–"}
+        {judged > 0 ? `${Math.round((100 * good) / judged)} %` : "–"}
       </td>
       <td className="pr-3 whitespace-nowrap">
         {checks

@@ -8,9 +8,16 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
 import com.microsoft.playwright.options.BoundingBox;
-import java.nio.charset.StandardCharsets;
+import java.awt.image.BufferedImage;
+import java.io.IOException;
+import java.io.UncheckedIOException;
 import java.nio.file.Path;
+import java.util.List;
 import java.util.regex.Pattern;
+import org.apache.pdfbox.Loader;
+import org.apache.pdfbox.pdmodel.PDDocument;
+import org.apache.pdfbox.rendering.PDFRenderer;
+import org.apache.pdfbox.text.PDFTextStripper;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
@@ -19,6 +26,8 @@ import org.junit.jupiter.api.io.TempDir;
 /** A running plan changed by hand, put on paper and handed over again; a drill of one's own. */
 class BuilderTest {
 
+    private static final int DPI = 72;
+
     @TempDir
     private static Path directory;
 
@@ -26,8 +35,7 @@ class BuilderTest {
 
     @BeforeAll
     static void start() {
-        demo = ServerProcess.start(
-                directory.resolve("demo.log"), "--spring.profiles.active=demo", "--hodegon.data=" + directory);
+        demo = ServerProcess.demo(directory);
     }
 
     @AfterAll
@@ -74,7 +82,75 @@ class BuilderTest {
             page.getByText("On paper").click();
             assertThat(page.getByText("For the pocket")).isVisible();
             Browser.checkAccessible(page);
-            assertThat(new String(page.pdf(), 0, 5, StandardCharsets.US_ASCII)).isEqualTo("%PDF-");
+            goesOnPaper(page);
+        }
+    }
+
+    /** Printed and saved as a file it says the same, a page a week, with the drills' pictures. */
+    private static void goesOnPaper(Page page) {
+        int weeks = page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName(Pattern.compile("^Week ")))
+                .count();
+        Path file =
+                page.waitForDownload(() -> button(page, "PDF to send").click()).path();
+        try (PDDocument sent = Loader.loadPDF(file.toFile());
+                PDDocument printed = Loader.loadPDF(page.pdf())) {
+            assertThat(sent.getNumberOfPages()).isEqualTo(weeks);
+            assertThat(printed.getNumberOfPages()).isGreaterThanOrEqualTo(weeks);
+            for (PDDocument paper : List.of(sent, printed)) {
+                assertThat(new PDFTextStripper().getText(paper))
+                        .contains("Nia Quill", "week 1 of " + weeks, "For the pocket", "Pain means stop.");
+            }
+            // The pictures stand in the left margin column: some of it is inked, most is paper.
+            BufferedImage first = new PDFRenderer(sent).renderImageWithDPI(0, DPI);
+            double inked = inked(first, 36 * DPI / 72, 80 * DPI / 72, 110 * DPI / 72, 400 * DPI / 72);
+            assertThat(inked).isBetween(0.02, 0.4);
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** The share of a part of a picture that is not white. */
+    private static double inked(BufferedImage picture, int left, int top, int right, int bottom) {
+        long dark = 0;
+        for (int y = top; y < bottom; y++) {
+            for (int x = left; x < right; x++) {
+                if ((picture.getRGB(x, y) & 0xff) < 0xe0) dark++;
+            }
+        }
+        return (double) dark / ((bottom - top) * (right - left));
+    }
+
+    @Test
+    void ticksFromPaperAreEnteredAndShown() {
+        try (Browser browser = new Browser()) {
+            Page page = coach(browser);
+            page.getByText("Nia Quill").click();
+            page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Plan").setExact(true))
+                    .first()
+                    .click();
+            page.getByText("On paper").click();
+            page.getByText("Enter the ticks").click();
+            Locator day = page.getByRole(AriaRole.REGION)
+                    .filter(new Locator.FilterOptions().setHasText("All sets done"))
+                    .first();
+            day.getByText("All sets done").click();
+            day.getByText("Clear").click();
+            assertThat(day.getByText("Saved")).isVisible();
+            Browser.checkAccessible(page);
+            page.reload();
+            assertThat(page.getByText("Nothing done").first()).isVisible();
+            page.getByText("To the student").click();
+            // Done, and nobody judged it.
+            assertThat(page.locator("tr")
+                            .filter(new Locator.FilterOptions()
+                                    .setHas(page.getByRole(
+                                            AriaRole.CELL,
+                                            new Page.GetByRoleOptions()
+                                                    .setName("–")
+                                                    .setExact(true))))
+                            .filter(new Locator.FilterOptions().setHasText("clear"))
+                            .first())
+                    .isVisible();
         }
     }
 
@@ -88,7 +164,9 @@ class BuilderTest {
             Browser.checkAccessible(page);
             page.getByLabel("Any fault").selectOption("sway");
             page.getByLabel("Search the drills").fill("plate");
+            page.waitForURL(Pattern.compile("text=plate"));
             page.goBack();
+            assertThat(page.getByText("Nia Quill")).isVisible();
             page.goForward();
             page.getByLabel("Search the drills").fill("disc");
             page.getByText("Disc turn").first().click();

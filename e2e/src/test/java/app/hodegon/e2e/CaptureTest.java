@@ -26,8 +26,7 @@ class CaptureTest {
 
     @BeforeAll
     static void start() {
-        demo = ServerProcess.start(
-                directory.resolve("demo.log"), "--spring.profiles.active=demo", "--hodegon.data=" + directory);
+        demo = ServerProcess.demo(directory);
     }
 
     @AfterAll

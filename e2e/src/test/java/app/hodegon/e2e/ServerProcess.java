@@ -31,13 +31,8 @@ final class ServerProcess implements AutoCloseable {
     static ServerProcess start(Path log, String... arguments) {
         try {
             int port = freePort();
-            List<String> command = new ArrayList<>(List.of(
-                    Path.of(System.getProperty("java.home"), "bin", "java").toString(),
-                    "-XX:TieredStopAtLevel=1",
-                    "-XX:+UseSerialGC",
-                    "-jar",
-                    System.getProperty("hodegon.jar"),
-                    "--server.port=" + port));
+            List<String> command = new ArrayList<>(Unpacked.command());
+            command.add("--server.port=" + port);
             command.addAll(List.of(arguments));
             Process process = new ProcessBuilder(command)
                     .redirectErrorStream(true)
@@ -46,6 +41,17 @@ final class ServerProcess implements AutoCloseable {
             ServerProcess server = new ServerProcess(process, port);
             server.awaitReady();
             return server;
+        } catch (IOException e) {
+            throw new UncheckedIOException(e);
+        }
+    }
+
+    /** Starts it on a fresh copy of the demo's data, in the folder given. */
+    static ServerProcess demo(Path folder) {
+        try {
+            Path data = folder.resolve("demo");
+            Unpacked.copyDemo(data);
+            return start(folder.resolve("demo.log"), "--spring.profiles.active=demo", "--hodegon.data=" + data);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

@@ -25,10 +25,7 @@ class SliceTest {
     @BeforeAll
     static void start() {
         server = ServerProcess.start(directory.resolve("run.log"), "--hodegon.data=" + directory);
-        demo = ServerProcess.start(
-                directory.resolve("demo.log"),
-                "--spring.profiles.active=demo",
-                "--hodegon.data=" + directory.resolve("demo"));
+        demo = ServerProcess.demo(directory);
     }
 
     @AfterAll

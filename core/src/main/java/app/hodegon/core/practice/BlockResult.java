@@ -9,7 +9,8 @@ import java.util.Objects;
  * What a student did in one block.
  *
  * @param block position of the block in the day's plan, from 0
- * @param marks one character per rep in the order done: {@code +} good, {@code -} not
+ * @param marks one character per rep in the order done: {@code +} good, {@code -} not, {@code o} done and not
+ *     judged (a box ticked on paper says no more); a scored rep is always judged
  */
 public record BlockResult(int block, Fault fault, String drill, Rung rung, Kind kind, String marks) {
 
@@ -25,8 +26,10 @@ public record BlockResult(int block, Fault fault, String drill, Rung rung, Kind 
         if (marks.length() > MOST_REPS) {
             throw new IllegalArgumentException("marks holds at most " + MOST_REPS + " reps.");
         }
-        if (!marks.chars().allMatch(c -> c == '+' || c == '-')) {
-            throw new IllegalArgumentException("marks holds only + (good) and - (not).");
+        String allowed = kind == Kind.CHECK ? "+-" : "+-o";
+        if (!marks.chars().allMatch(c -> allowed.indexOf(c) >= 0)) {
+            throw new IllegalArgumentException(
+                    "marks holds only + (good), - (not) and, where no rep is scored, o (done).");
         }
     }
 
@@ -35,6 +38,15 @@ public record BlockResult(int block, Fault fault, String drill, Rung rung, Kind 
     }
 
     public int good() {
-        return (int) marks.chars().filter(c -> c == '+').count();
+        return count('+');
+    }
+
+    /** Reps of which it is known whether they were good. */
+    public int judged() {
+        return reps() - count('o');
+    }
+
+    private int count(char mark) {
+        return (int) marks.chars().filter(c -> c == mark).count();
     }
 }

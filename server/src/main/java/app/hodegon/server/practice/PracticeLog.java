@@ -52,6 +52,12 @@ public class PracticeLog {
         session.pain().filter(p -> p.stopsDrill(flags)).ifPresent(p -> practice.stop(student, p.drill(), session.id()));
     }
 
+    /** Forgets a session and what it stopped; one that is not there is no error. */
+    @Transactional
+    public void remove(UUID session) {
+        practice.remove(session);
+    }
+
     /** Drills stopped for pain until the coach lifts them. */
     public List<String> stopped(UUID student) {
         return practice.stopped(student);

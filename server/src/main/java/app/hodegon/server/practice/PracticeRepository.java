@@ -168,6 +168,10 @@ class PracticeRepository {
                 .execute();
     }
 
+    void remove(UUID session) {
+        db.deleteFrom(PRACTICE_SESSION).where(PRACTICE_SESSION.ID.eq(session)).execute();
+    }
+
     void stop(UUID student, String drill, UUID session) {
         db.insertInto(DRILL_STOP)
                 .set(DRILL_STOP.STUDENT_ID, student)

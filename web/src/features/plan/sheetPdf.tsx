@@ -1,0 +1,101 @@
+import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
+import type { Hand } from "@/api/types";
+import { longDay } from "@/ui/dates";
+import { makePdf, pictureFor } from "@/ui/pdf";
+import { DrillDiagram } from "../drill/DrillDiagram";
+import type { CueCard, Sheet, SheetDay, SheetLine } from "./sheetShape";
+
+const TICKS = "clear ☐   lost ☐   pain ☐";
+const SOFT = "#5a5144";
+
+/** Saves the sheet as a file to send: a page a week, the card on the last. */
+export async function saveSheet(sheet: Sheet, hand: Hand): Promise<void> {
+  await makePdf(sheetDocument(sheet, hand)).download(fileName(sheet.student));
+}
+
+function fileName(student: string): string {
+  return `practice-${student.toLowerCase().replace(/\s+/g, "-")}.pdf`;
+}
+
+function sheetDocument(sheet: Sheet, hand: Hand): TDocumentDefinitions {
+  return {
+    info: { title: `Practice for ${sheet.student}` },
+    content: sheet.weeks.flatMap((days, week): Content[] => [
+      {
+        columns: [
+          { text: sheet.student, fontSize: 18, bold: true, width: "auto" },
+          { text: `Next lesson: ${longDay(sheet.nextLesson)}`, alignment: "right", margin: [0, 7, 0, 0] },
+        ],
+        pageBreak: week > 0 ? "before" : undefined,
+      },
+      { text: `${sheet.focus} · week ${week + 1} of ${sheet.weeks.length}`, margin: [0, 0, 0, 4] },
+      {
+        table: { widths: [84, "*"], dontBreakRows: true, body: days.map((day) => dayRow(day, hand)) },
+        layout: {
+          hLineWidth: (i) => (i === 0 ? 1.2 : 0.4),
+          vLineWidth: () => 0,
+          paddingTop: () => 5,
+          paddingBottom: () => 5,
+        },
+      },
+      ...(week === 0 && sheet.cautions.length > 0
+        ? [{ ul: sheet.cautions, fontSize: 9, margin: [0, 8, 0, 0] } as Content]
+        : []),
+      ...(week === sheet.weeks.length - 1 && sheet.card ? [card(sheet.card)] : []),
+    ]),
+  };
+}
+
+function dayRow(day: SheetDay, hand: Hand): Content[] {
+  const { drill } = day;
+  return [
+    drill
+      ? {
+          svg: pictureFor(<DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />),
+          width: 82,
+        }
+      : "",
+    [
+      {
+        columns: [
+          { text: [{ text: day.when, bold: true }, `, ${day.where}`] },
+          { text: TICKS, alignment: "right" },
+        ],
+      },
+      ...day.lines.map((line): Content => ({
+        text: [
+          `${line.text}  `,
+          { text: boxes(line), preserveTrailingSpaces: true },
+          ...(line.hint ? [{ text: `\n${line.hint}`, color: SOFT, fontSize: 9 }] : []),
+        ],
+        margin: [0, 2, 0, 0],
+      })),
+    ],
+  ];
+}
+
+/** Boxes in fives. */
+function boxes({ boxes: count, scored }: SheetLine): string {
+  const row = Array.from({ length: count }, (_, i) => (i > 0 && i % 5 === 0 ? "  ☐" : "☐")).join("");
+  return scored ? `${row}  good: ____` : row;
+}
+
+function card({ before, after }: CueCard): Content {
+  return {
+    table: {
+      widths: [300],
+      body: [
+        [
+          [
+            { text: "For the pocket", fontSize: 13, bold: true },
+            { text: ["Before the shot: ", { text: before, bold: true }], margin: [0, 4, 0, 0] },
+            { text: `After a bad one: ${after}`, margin: [0, 4, 0, 0] },
+          ],
+        ],
+      ],
+    },
+    layout: { paddingLeft: () => 10, paddingRight: () => 10, paddingTop: () => 8, paddingBottom: () => 8 },
+    margin: [0, 14, 0, 0],
+    unbreakable: true,
+  };
+}
