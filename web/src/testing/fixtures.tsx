@@ -209,6 +209,7 @@ export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
   scored: false,
   contrast: 0,
   locked: false,
+  harder: false,
   ...part,
 });
 

@@ -5,6 +5,7 @@ import type { Catalogue, Hand, Today } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Note } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
+import { instruction } from "../drill/instruction";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
 import { endsSet, marksOf, nextIsBall, wanted, withMarks } from "./session";
@@ -72,7 +73,7 @@ export function Runner({
 
       <div className="grid content-start gap-3">
         <p className="font-serif text-3xl leading-tight">{block.cue}</p>
-        <p>{drill.variations[block.rung]}</p>
+        <p>{instruction(drill, block)}</p>
         {resting ? (
           <Rest key={marks.length} seconds={block.restSeconds} onOver={() => setResting(false)} />
         ) : (

@@ -26,6 +26,7 @@ const block = (part: Partial<PlanBlock>): PlanBlock => ({
   scored: false,
   contrast: 0,
   locked: false,
+  harder: false,
   ...part,
 });
 

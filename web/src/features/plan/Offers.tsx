@@ -7,23 +7,29 @@ import type { PlanWork } from "./usePlanTerms";
 /** What could be given or given up for a better climb; each taken with one tap. */
 export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork }) {
   const offers = useQuery(queries.offers(stored.lessonId));
-  if (!offers.data || offers.data.offers.length === 0) return null;
+  if (!offers.data) return null;
   const { reps, gates } = offers.data;
+  const worth = offers.data.offers
+    .map((offer) => ({
+      ...offer,
+      effect: [signed(offer.gates - gates, 1, "gates"), signed(offer.reps - reps, 0, "reps")].filter(Boolean),
+    }))
+    .filter((offer) => offer.effect.length > 0);
+  if (worth.length === 0) return null;
   return (
     <section aria-labelledby="offers">
       <h2 id="offers">What would help</h2>
       <p className="text-soft text-sm">
-        As it stands {gates.toFixed(1)} gates are expected by the next lesson, for a typical student of this
-        level.
+        From {stored.assigned ? "today" : "its first day"} on, as it stands, {gates.toFixed(1)}{" "}
+        {stored.assigned ? "more gates" : "gates"} are expected by the next lesson, for a typical student of
+        this level.
       </p>
       <ul>
-        {offers.data.offers.map((offer) => (
+        {worth.map((offer) => (
           <li key={offer.code} className="border-line flex items-center gap-3 border-b py-1.5">
             <span className="flex-1">
               {offer.text}
-              <span className="text-soft block text-sm">
-                {signed(offer.gates - gates, 1)} gates, {signed(offer.reps - reps, 0)} reps
-              </span>
+              <span className="text-soft block text-sm">{offer.effect.join(", ")}</span>
             </span>
             <Button
               disabled={work.busy}
@@ -39,8 +45,9 @@ export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork })
   );
 }
 
-function signed(number: number, digits: number): string {
+/** A difference in words; nothing where it rounds to none. */
+function signed(number: number, digits: number, of: string): string {
   const text = Math.abs(number).toFixed(digits);
-  if (Number(text) === 0) return "±0";
-  return number > 0 ? `+${text}` : `−${text}`;
+  if (Number(text) === 0) return "";
+  return `${number > 0 ? "+" : "−"}${text} ${of}`;
 }

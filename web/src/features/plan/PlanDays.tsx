@@ -1,6 +1,7 @@
 import type { Catalogue, Hand, Plan, PlanBlock } from "@/api/types";
 import { longDay } from "@/ui/dates";
 import { DrillDiagram } from "../drill/DrillDiagram";
+import { instruction } from "../drill/instruction";
 
 const KIND: Record<string, string> = { refresh: "Refresh", main: "Main", check: "Check" };
 
@@ -51,8 +52,7 @@ export function PlanDays({
                     {block.locked && " · locked"}
                     {block.kind === "main" && (
                       <span className="text-soft block text-sm">
-                        {catalogue.drills[block.drill]?.variations[block.rung]} Cue: {block.cue.toLowerCase()}
-                        .
+                        {instruction(catalogue.drills[block.drill], block)} Cue: {block.cue.toLowerCase()}.
                       </span>
                     )}
                   </span>

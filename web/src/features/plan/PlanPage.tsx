@@ -224,8 +224,9 @@ function PlanSheet({
             </div>
           )}
           <p className="text-soft text-sm">
-            Filled: done. Outlined: to come. A bar under the day: balls may be hit there. On the right: chance
-            of being through by {shortDay(stored.nextLesson)}, from simulated students of this level.
+            Filled: done. Outlined: to come. {lesson.focus.length > 1 && "Dashed: the second fault. "}A bar
+            under the day: balls may be hit there. On the right: chance of being through by{" "}
+            {shortDay(stored.nextLesson)}, from simulated students of this level.
           </p>
         </>
       )}

@@ -165,7 +165,7 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
               x={width - right + 8}
               y={y(landing.row) + (landing.fault === first ? 9 : 9 + font + 4)}
               fontSize={font}
-              fill="var(--ink)"
+              fill={landing.fault === first ? "var(--ink)" : "var(--trail)"}
             >
               {Math.round(landing.chance * 100)} %
             </text>

@@ -1,5 +1,6 @@
 import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/types";
 import { daysBetween, shortDay } from "@/ui/dates";
+import { instruction } from "../drill/instruction";
 import { dose } from "./PlanDays";
 
 /** The plan on paper, in words: the same for the page, the printer and the file. */
@@ -48,7 +49,7 @@ function sheetDay(day: PlanDay, catalogue: Catalogue): SheetDay {
         scored,
         hint:
           block.kind === "main"
-            ? `${drill?.variations[block.rung] ?? ""} Think: ${block.cue.toLowerCase()}.`.trim()
+            ? `${instruction(drill, block)} Think: ${block.cue.toLowerCase()}.`.trim()
             : undefined,
       };
     }),

@@ -16,6 +16,7 @@ const block = (fault: string, rung: string, kind = "main"): PlanBlock => ({
   scored: kind === "check",
   contrast: 0,
   locked: false,
+  harder: false,
 });
 const gate = { good: 8, of: 10, days: 2 };
 const PLAN: Plan = {

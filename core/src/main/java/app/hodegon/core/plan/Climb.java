@@ -4,6 +4,7 @@ import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Step;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.stream.Stream;
@@ -12,6 +13,7 @@ import java.util.stream.Stream;
 final class Climb {
 
     private final List<Step> route;
+    private final Map<Rung, Map<Place, Step>> standIns;
     private final List<Step> below;
     private final int[] days;
     private final BiPredicate<Step, Place> possible;
@@ -24,6 +26,7 @@ final class Climb {
      */
     Climb(Route route, int[] days, BiPredicate<Step, Place> possible) {
         this.route = route.steps();
+        this.standIns = route.standIns();
         this.below = route.below();
         this.days = days;
         this.possible = possible;
@@ -38,8 +41,18 @@ final class Climb {
     /** The step to work on there: the one reached, or the highest earlier one that the place allows. */
     Optional<Step> stepAt(Place place) {
         if (route.isEmpty()) return Optional.empty();
-        for (int i = at; i >= 0; i--) if (possible.test(route.get(i), place)) return Optional.of(route.get(i));
+        for (int i = at; i >= 0; i--) {
+            Optional<Step> step = at(i, place);
+            if (step.isPresent()) return step;
+        }
         return belowAt(place).findFirst();
+    }
+
+    /** A step of the route, or what stands in for it where its drill is not possible. */
+    private Optional<Step> at(int index, Place place) {
+        Step step = route.get(index);
+        if (possible.test(step, place)) return Optional.of(step);
+        return Optional.ofNullable(standIns.getOrDefault(step.rung(), Map.of()).get(place));
     }
 
     private Stream<Step> belowAt(Place place) {
@@ -48,15 +61,20 @@ final class Climb {
 
     /** The step a refresher set repeats before the main block. */
     Optional<Step> refresherBelow(Step main, Place place) {
-        int index = route.indexOf(main);
-        for (int i = index - 1; i >= 0; i--) {
-            if (possible.test(route.get(i), place) && !route.get(i).rung().withBall()) return Optional.of(route.get(i));
+        for (int i = indexOf(main) - 1; i >= 0; i--) {
+            Optional<Step> step = at(i, place).filter(s -> !s.rung().withBall());
+            if (step.isPresent()) return step;
         }
         return belowAt(place).filter(s -> s != main && !s.rung().withBall()).findFirst();
     }
 
     boolean isNew(Step step) {
-        return route.indexOf(step) == at && daysOnStep < 2;
+        return indexOf(step) == at && daysOnStep < 2;
+    }
+
+    /** Whether the climb is past this step, so that a day with it only keeps it up. */
+    boolean keepsUp(Step step) {
+        return indexOf(step) < at;
     }
 
     boolean hasPassed(Rung rung) {
@@ -65,7 +83,7 @@ final class Climb {
 
     /** Books a day's main block and check; goes on to the next step when this one has had its days. */
     void practised(Step step, boolean checked) {
-        if (route.indexOf(step) != at) return;
+        if (indexOf(step) != at) return;
         daysOnStep += checked || step.gate().isEmpty() ? 1 : 0;
         if (at < route.size() - 1 && daysOnStep >= days[at]) {
             at++;
@@ -78,8 +96,9 @@ final class Climb {
         return route.stream().filter(s -> s.rung() == rung).findFirst();
     }
 
-    /** Whether this step comes after the one being worked on. */
-    boolean tooEarly(Step step) {
-        return route.indexOf(step) > at;
+    /** Which rung of the route it is, whatever the drill; −1 for none. */
+    private int indexOf(Step step) {
+        for (int i = 0; i < route.size(); i++) if (route.get(i).rung() == step.rung()) return i;
+        return -1;
     }
 }

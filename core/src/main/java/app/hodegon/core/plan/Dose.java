@@ -125,6 +125,7 @@ final class Dose {
                     cue,
                     kind == Kind.CHECK,
                     0,
+                    false,
                     false);
         }
     }

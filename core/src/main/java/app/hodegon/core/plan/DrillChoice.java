@@ -14,8 +14,10 @@ import app.hodegon.core.plan.Plan.LeftOut;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
@@ -44,6 +46,11 @@ final class DrillChoice {
 
     List<LeftOut> leftOut() {
         return List.copyOf(leftOut);
+    }
+
+    /** Where this student practises before the next lesson. */
+    Set<Place> places() {
+        return places.isEmpty() ? Set.of() : EnumSet.copyOf(places);
     }
 
     boolean allows(Drill drill) {

@@ -37,14 +37,14 @@ final class EditRules {
             throw new IllegalArgumentException(drill.name() + " is no drill for that fault on the rung " + rung + ".");
         }
         if (!drill.possibleAt(place, locked.rung())) {
-            throw new IllegalArgumentException("%s (%s) cannot be done on %s: %s."
+            throw new IllegalArgumentException("%s (%s) is not possible on %s: %s."
                     .formatted(
                             drill.name(),
                             rung,
                             Words.day(locked.date()),
                             locked.rung().withBall() && !place.ballsAllowed()
-                                    ? "no balls are hit " + place.label().toLowerCase()
-                                    : "it is not for " + place.label().toLowerCase()));
+                                    ? "no balls are hit " + place.where()
+                                    : "it cannot be done " + place.where()));
         }
         choice.refuseWhatHarms(drill);
     }

@@ -203,7 +203,10 @@ final class Layout {
             Dose.Sets sets = Dose.main(work.drill(), rung, seconds, most, isNew);
             if (sets.sets() == 0) return Optional.empty();
             Block block = sets.block(work.step(), Kind.MAIN, cue(work.step()));
-            return Optional.of(contrastHelps(work, isNew) ? block.withContrast(block.reps() / CONTRAST_EVERY) : block);
+            if (contrastHelps(work, isNew)) block = block.withContrast(block.reps() / CONTRAST_EVERY);
+            // What is known is kept up in its harder form; a flagged joint is left in peace.
+            if (work.climb().keepsUp(work.step()) && student.flags().isEmpty()) block = block.madeHarder();
+            return Optional.of(block);
         }
 
         /** A deliberately wrong rep teaches once the movement is known; never where it could hurt. */

@@ -90,11 +90,11 @@ public final class Offers {
         week.put(free, shortest);
         return Optional.of(new Asked(
                 "more-days",
-                "One more day: %s, %d minutes, %s"
+                "One more day: %s, %d minutes %s"
                         .formatted(
                                 Words.weekday(free),
                                 shortest.minutes(),
-                                shortest.place().label().toLowerCase()),
+                                shortest.place().where()),
                 with(request, new Week(week))));
     }
 

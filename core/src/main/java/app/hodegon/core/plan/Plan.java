@@ -48,6 +48,7 @@ public record Plan(
      * @param scored whether each rep is counted good or not for the gate
      * @param contrast how many of the reps are deliberately wrong, to feel the difference
      * @param locked whether the coach wants it to stay as it is
+     * @param harder whether the drill's harder form is due: the plan is past this rung and only keeps it up
      */
     public record Block(
             Fault fault,
@@ -62,18 +63,26 @@ public record Plan(
             String cue,
             boolean scored,
             int contrast,
-            boolean locked) {
+            boolean locked,
+            boolean harder) {
 
         public int reps() {
             return sets * repsPerSet;
         }
 
         Block withContrast(int reps) {
-            return new Block(
-                    fault, drill, rung, kind, sets, repsPerSet, restSeconds, balls, seconds, cue, scored, reps, locked);
+            return with(reps, locked, harder);
         }
 
         Block keptByCoach() {
+            return with(contrast, true, harder);
+        }
+
+        Block madeHarder() {
+            return with(contrast, locked, true);
+        }
+
+        private Block with(int contrast, boolean locked, boolean harder) {
             return new Block(
                     fault,
                     drill,
@@ -87,7 +96,8 @@ public record Plan(
                     cue,
                     scored,
                     contrast,
-                    true);
+                    locked,
+                    harder);
         }
     }
 

@@ -3,15 +3,20 @@ package app.hodegon.core.plan;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kit;
+import app.hodegon.core.plan.Plan.Step;
 import app.hodegon.core.plan.Plan.Totals;
+import java.util.EnumMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Collectors;
 
 /**
  * Turns a diagnosis into a climb: a route of drills up the rungs for each focus fault, laid on the days the student has
@@ -43,13 +48,34 @@ public final class Planner {
         List<Day> days = new Pacing(request, library, routes).best();
         Totals totals = totals(request, routes, days);
         return new Plan(
-                routes.stream().flatMap(r -> r.steps().stream()).toList(),
+                routes.stream()
+                        .flatMap(r -> r.steps().stream())
+                        .map(step -> withStandIns(step, days))
+                        .toList(),
                 days,
                 totals,
                 kit(request.student(), days),
                 choice.leftOut(),
                 Cautions.of(request, days, library),
                 new Warnings(request, library, choice, routes, days, totals).list());
+    }
+
+    /** The step, saying also which drill is worked in its place where its own is not possible. */
+    private Step withStandIns(Step step, List<Day> days) {
+        Map<Place, String> elsewhere = new EnumMap<>(Place.class);
+        for (Day day : days) {
+            for (Block block : day.blocks()) {
+                if (block.fault() != step.fault() || block.rung() != step.rung() || block.locked()) continue;
+                if (!block.drill().equals(step.drill())) elsewhere.put(day.place(), block.drill());
+            }
+        }
+        if (elsewhere.isEmpty()) return step;
+        String also = elsewhere.entrySet().stream()
+                .map(e -> "%s %s stands in"
+                        .formatted(
+                                e.getKey().where(), library.drill(e.getValue()).name()))
+                .collect(Collectors.joining("; "));
+        return new Step(step.rung(), step.fault(), step.drill(), step.gate(), step.why() + "; " + also);
     }
 
     /**
@@ -83,6 +109,7 @@ public final class Planner {
                         plan.route().stream()
                                 .filter(s -> s.fault() == f.fault())
                                 .toList(),
+                        Map.of(),
                         List.of()))
                 .toList();
         return ExpectedClimb.of(plan.days(), routes, request.student().level(), library).stream()

@@ -1,13 +1,17 @@
 package app.hodegon.core.plan;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Step;
 import java.util.List;
+import java.util.Map;
 
 /**
  * The way up for one focus fault.
  *
  * @param steps from the first rung not yet passed upwards; empty if no drill is allowed
+ * @param standIns for a rung whose drill is not possible at a place, the drill that is worked there instead
  * @param below what lies under them, highest first: to refresh, and for days that have no place for the steps
  */
-record Route(Fault fault, List<Step> steps, List<Step> below) {}
+record Route(Fault fault, List<Step> steps, Map<Rung, Map<Place, Step>> standIns, List<Step> below) {}

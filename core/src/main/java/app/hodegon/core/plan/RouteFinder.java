@@ -5,13 +5,16 @@ import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Feedback;
+import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Step;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumMap;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Stream;
@@ -33,10 +36,11 @@ final class RouteFinder {
     }
 
     Route route(Fault fault) {
-        return new Route(fault, steps(fault), below(fault));
+        Map<Rung, Map<Place, Step>> standIns = new EnumMap<>(Rung.class);
+        return new Route(fault, steps(fault, standIns), standIns, below(fault));
     }
 
-    private List<Step> steps(Fault fault) {
+    private List<Step> steps(Fault fault, Map<Rung, Map<Place, Step>> standIns) {
         Optional<Rung> passed = highestPassed(fault).map(Student.Done::rung);
         Set<String> passedDrills = new HashSet<>();
         request.student().doneBefore().stream().filter(Student.Done::passed).forEach(d -> passedDrills.add(d.drill()));
@@ -64,10 +68,25 @@ final class RouteFinder {
                     drill.id(),
                     rung.gated() ? Optional.of(Gate.STANDARD) : Optional.empty(),
                     chosen != null ? "your choice" : why(drill, fault, rung, below)));
+            if (rung.gated()) standIns.put(rung, standIns(fault, rung, drill, passedDrills, below));
             passedDrills.add(drill.id());
             previous = Optional.of(drill.id());
         }
         return List.copyOf(steps);
+    }
+
+    /** Other drills of the same rung for places where the chosen one is not possible. */
+    private Map<Place, Step> standIns(
+            Fault fault, Rung rung, Drill chosen, Set<String> passedDrills, Optional<String> below) {
+        Map<Place, Step> standIns = new EnumMap<>(Place.class);
+        for (Place place : choice.places()) {
+            if (chosen.possibleAt(place, rung)) continue;
+            choice.best(fault, rung, d -> d.possibleAt(place, rung), passedDrills::contains, below)
+                    .ifPresent(d -> standIns.put(
+                            place,
+                            new Step(rung, fault, d.id(), Optional.of(Gate.STANDARD), why(d, fault, rung, below))));
+        }
+        return standIns;
     }
 
     /**

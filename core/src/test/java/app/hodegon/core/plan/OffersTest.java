@@ -69,7 +69,7 @@ class OffersTest {
                 .isEqualTo(22);
         assertThat(minutes.plan().totals().reps())
                 .isGreaterThan(PLANNER.plan(request).totals().reps());
-        assertThat(offers.get(1).text()).isEqualTo("One more day: Monday, 12 minutes, at home");
+        assertThat(offers.get(1).text()).isEqualTo("One more day: Monday, 12 minutes at home");
         assertThat(offers.get(2).request().nextLesson()).isEqualTo(FROM.plusDays(21));
         assertThat(offers.get(3).plan().route())
                 .hasSize(PLANNER.plan(request).route().size() - 1);

@@ -111,7 +111,12 @@ class PlannerTest {
         assertThat(plan.route().get(0).rung()).isEqualTo(Rung.SHORT);
         assertThat(plan.route()).extracting(Step::drill).contains("inner-prop");
         assertThat(plan.days().get(0).blocks()).extracting(Block::rung).containsOnly(Rung.REHEARSE);
+        assertThat(plan.days().get(0).blocks())
+                .filteredOn(b -> b.kind() == Kind.MAIN)
+                .as("what is known is kept up in its harder form")
+                .allMatch(Block::harder);
         Day saturday = plan.days().get(2);
+        assertThat(saturday.blocks()).noneMatch(Block::harder);
         assertThat(saturday.place()).isEqualTo(Place.RANGE);
         assertThat(saturday.blocks().get(0).kind()).isEqualTo(Kind.REFRESH);
         assertThat(saturday.blocks().get(1).balls()).isPositive();
@@ -129,6 +134,21 @@ class PlannerTest {
         Week home = new Week(Map.of(DayOfWeek.MONDAY, new Slot(10, Place.HOME)));
         Plan plan = plan(student(Set.of(), home, List.of()), Fault.SWAY);
         assertThat(plan.warnings()).extracting(Warning::code).contains("no-ball-day", "volume-short");
+    }
+
+    @Test
+    void whereTheRungsDrillIsNotPossibleAnotherStandsInAndTheRouteSaysSo() {
+        Plan plan = plan(
+                student(Set.of(), WEEK, List.of(new Student.Done("grounded-stance", Rung.FEEL, true))),
+                Fault.LEAD_FOOT_SPIN);
+        Step rehearse = plan.route().get(0);
+        assertThat(rehearse.drill()).isEqualTo("foot-fence");
+        assertThat(LIBRARY.drill("foot-fence").places()).doesNotContain(Place.HOME);
+        assertThat(plan.days().get(0).place()).isEqualTo(Place.HOME);
+        assertThat(plan.days().get(0).blocks())
+                .filteredOn(b -> b.kind() != Kind.REFRESH)
+                .allMatch(b -> b.rung() == Rung.REHEARSE && b.drill().equals("finish-hold"));
+        assertThat(rehearse.why()).endsWith("at home Hold the finish stands in");
     }
 
     @Test
@@ -226,6 +246,7 @@ class PlannerTest {
                 assertThat(drill.clashes()).noneMatch(request.likely()::contains);
                 assertThat(drill.suits(request.approach())).isTrue();
                 assertThat(block.repsPerSet()).isBetween(1, 15);
+                if (block.harder()) assertThat(student.flags()).isEmpty();
                 if (block.contrast() > 0) {
                     assertThat(block.fault()).isNotEqualTo(Fault.REVERSE_PIVOT);
                     assertThat(student.flags()).isEmpty();

@@ -24,7 +24,7 @@ class PlanRepository {
     PlanRepository(DSLContext db, Clock clock, JsonMapper json) {
         this.db = db;
         this.clock = clock;
-        // Earlier plans have no contrast and no locks: what is missing is none.
+        // Earlier plans have no contrast, no locks and no harder form: what is missing is none.
         this.json = json.rebuild()
                 .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .build();

@@ -73,7 +73,8 @@ public record PlanView(
             @NotNull String cue,
             @NotNull boolean scored,
             @NotNull int contrast,
-            @NotNull boolean locked) {
+            @NotNull boolean locked,
+            @NotNull boolean harder) {
 
         public int reps() {
             return sets * repsPerSet;
@@ -93,7 +94,8 @@ public record PlanView(
                     cue,
                     scored,
                     contrast,
-                    locked);
+                    locked,
+                    harder);
         }
     }
 
@@ -182,7 +184,8 @@ public record PlanView(
                 block.cue(),
                 block.scored(),
                 block.contrast(),
-                block.locked());
+                block.locked(),
+                block.harder());
     }
 
     /** Minutes with one decimal. */

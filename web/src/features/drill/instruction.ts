@@ -1,0 +1,7 @@
+import type { Drill, PlanBlock } from "@/api/types";
+
+/** What to do in this block; where the rung is behind and only kept up, the drill's harder form. */
+export function instruction(drill: Drill | undefined, block: PlanBlock): string {
+  const variation = drill?.variations[block.rung] ?? "";
+  return block.harder && drill ? `${variation} Harder now: ${drill.harder}` : variation;
+}
