@@ -11,7 +11,9 @@ import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
@@ -33,6 +35,7 @@ final class Layout {
     private final Student student;
     private final DrillLibrary library;
     private final List<Route> routes;
+    private final Map<String, String> cues = new HashMap<>();
 
     Layout(PlanRequest request, DrillLibrary library, List<Route> routes) {
         this.request = request;
@@ -232,7 +235,8 @@ final class Layout {
     }
 
     private String cue(Step step) {
-        return student.hand().say(drill(step).texts().cue());
+        return cues.computeIfAbsent(
+                step.drill(), id -> student.hand().say(library.drill(id).texts().cue()));
     }
 
     private static int seconds(List<Block> blocks) {

@@ -4,6 +4,7 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.plan.ExpectedClimb.Expected;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
+import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
 import java.util.Arrays;
 import java.util.List;
@@ -86,13 +87,28 @@ final class Pacing {
             other[route][step] = next;
             List<Day> laid = layout.lay(other);
             double scored = score(laid);
-            if (scored <= score + 1e-9) continue;
-            pace = other;
-            days = laid;
-            score = scored;
-            better = true;
+            if (scored > score + 1e-9) {
+                pace = other;
+                days = laid;
+                score = scored;
+                better = true;
+            }
+            // Where the days run out before the climb goes on, more of them change nothing.
+            if (checkedDays(laid, routes.get(route).steps().get(step)) < next) break;
         }
         return better;
+    }
+
+    private static long checkedDays(List<Day> laid, Step step) {
+        long checked = 0;
+        for (Day day : laid) {
+            for (Block block : day.blocks()) {
+                if (block.kind() == Kind.CHECK && block.fault() == step.fault() && block.rung() == step.rung()) {
+                    checked++;
+                }
+            }
+        }
+        return checked;
     }
 
     private double score(List<Day> laid) {
