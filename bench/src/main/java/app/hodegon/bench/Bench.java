@@ -22,6 +22,7 @@ public final class Bench {
         Path root = Path.of(args[0]);
         LookReport.write(root.resolve("docs"));
         PlanReport.write(root.resolve("docs"));
+        ForecastReport.write(root.resolve("docs"));
         List<String> lines = new ArrayList<>(List.of(
                 "# Benchmarks",
                 "",

@@ -102,7 +102,7 @@ public class CoreBenchmark {
     }
 
     @Benchmark
-    public Map<Plan.Step, Double> forecastOfThatPlan() {
+    public Map<Plan.Step, Forecast.Outlook> forecastOfThatPlan() {
         return Forecast.of(plan, Level.IMPROVER, DrillLibrary.standard());
     }
 }

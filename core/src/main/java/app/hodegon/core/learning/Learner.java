@@ -38,6 +38,19 @@ public final class Learner {
                         typicalReps * Math.exp(0.35 * random.nextGaussian())));
     }
 
+    /** Another student who stands exactly where this one does; luck comes from the same source. */
+    public Learner copy() {
+        Learner other = new Learner(random, skill.copy());
+        other.today = today;
+        return other;
+    }
+
+    /** So many nights pass, and with the last a new day begins. */
+    public void sleep(long nights) {
+        for (long night = 1; night < nights; night++) skill.sleep();
+        if (nights > 0) wakeUp();
+    }
+
     /** A new day with its own form. */
     public void wakeUp() {
         skill.sleep();

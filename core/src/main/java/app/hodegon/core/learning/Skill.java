@@ -42,6 +42,16 @@ public final class Skill {
         this.repsToLearn = repsToLearn;
     }
 
+    /** Another student who stands exactly where this one does. */
+    public Skill copy() {
+        Skill other = new Skill(start, ceiling, repsToLearn);
+        for (int f = 0; f < reps.length; f++) {
+            System.arraycopy(reps[f], 0, other.reps[f], 0, RUNGS);
+            System.arraycopy(today[f], 0, other.today[f], 0, RUNGS);
+        }
+        return other;
+    }
+
     /** A typical student who needs about so many reps. */
     public static Skill typical(double repsToLearn) {
         return new Skill(Learner.TYPICAL_START, Learner.TYPICAL_CEILING, repsToLearn);

@@ -18,8 +18,10 @@ import java.util.stream.Collectors;
  * @param dropped blocks that the coach took out of a day
  * @param chosen drills the coach wants for a rung, instead of the planner's choice
  * @param skipped rungs left out of the route
+ * @param gates what passes each rung for this student
  */
-public record Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
+public record Edits(
+        List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped, Gates gates) {
 
     public static final Edits NONE = new Edits(List.of(), Set.of(), Map.of(), Set.of());
 
@@ -49,6 +51,11 @@ public record Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, Strin
 
     public record Dropped(LocalDate date, Fault fault, Kind kind) {}
 
+    /** With the standard gates. */
+    public Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
+        this(locked, dropped, chosen, skipped, Gates.STANDARD);
+    }
+
     public Edits {
         locked = List.copyOf(locked);
         dropped = Set.copyOf(dropped);
@@ -69,7 +76,17 @@ public record Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, Strin
                 locked.stream().filter(l -> !l.date().isBefore(day)).toList(),
                 dropped.stream().filter(d -> !d.date().isBefore(day)).collect(Collectors.toSet()),
                 chosen,
-                skipped);
+                skipped,
+                gates);
+    }
+
+    public Edits with(Gates others) {
+        return new Edits(locked, dropped, chosen, skipped, others);
+    }
+
+    /** With other rungs left out. */
+    Edits skipping(Set<StepId> steps) {
+        return new Edits(locked, dropped, chosen, steps, gates);
     }
 
     Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {

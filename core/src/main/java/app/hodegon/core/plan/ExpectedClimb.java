@@ -13,6 +13,7 @@ import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.stream.IntStream;
 
 /**
  * How far a typical student of this level comes with these days, worked out without chance: where the student stands
@@ -21,7 +22,10 @@ import java.util.List;
  */
 final class ExpectedClimb {
 
-    private static final GateChance STANDARD = new GateChance(Gate.STANDARD.good(), Gate.STANDARD.of());
+    /** By the number of good reps that ten scored ones must hold. */
+    private static final List<GateChance> CHANCES = IntStream.rangeClosed(1, Gate.STANDARD.of())
+            .mapToObj(good -> new GateChance(good, Gate.STANDARD.of()))
+            .toList();
 
     private ExpectedClimb() {}
 
@@ -119,7 +123,8 @@ final class ExpectedClimb {
 
         /** Two good checks running pass a gate. */
         private void check(int passed, double standing, Step step) {
-            double good = STANDARD.at(skill.chanceOfGood(route.fault(), step.rung()));
+            double good = CHANCES.get(step.gate().orElseThrow().good() - 1)
+                    .at(skill.chanceOfGood(route.fault(), step.rung()));
             double through = oneGood[passed] * good;
             at[passed] -= through;
             at[passed + 1] += through;

@@ -141,7 +141,7 @@ public final class Offers {
         return Optional.of(new Asked(
                 "fewer-rungs",
                 "Without the rung " + dropped.label().toLowerCase(),
-                request.with(new Edits(edits.locked(), edits.dropped(), edits.chosen(), skipped))));
+                request.with(edits.skipping(skipped))));
     }
 
     private static Optional<Asked> oneFault(PlanRequest request) {

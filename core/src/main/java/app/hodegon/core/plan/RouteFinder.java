@@ -66,7 +66,7 @@ final class RouteFinder {
                     rung,
                     fault,
                     drill.id(),
-                    rung.gated() ? Optional.of(Gate.STANDARD) : Optional.empty(),
+                    rung.gated() ? Optional.of(gate(id)) : Optional.empty(),
                     chosen != null ? "your choice" : why(drill, fault, rung, below)));
             if (rung.gated()) standIns.put(rung, standIns(fault, rung, drill, passedDrills, below));
             passedDrills.add(drill.id());
@@ -84,7 +84,12 @@ final class RouteFinder {
             choice.best(fault, rung, d -> d.possibleAt(place, rung), passedDrills::contains, below)
                     .ifPresent(d -> standIns.put(
                             place,
-                            new Step(rung, fault, d.id(), Optional.of(Gate.STANDARD), why(d, fault, rung, below))));
+                            new Step(
+                                    rung,
+                                    fault,
+                                    d.id(),
+                                    Optional.of(gate(new Edits.StepId(fault, rung))),
+                                    why(d, fault, rung, below))));
         }
         return standIns;
     }
@@ -109,6 +114,10 @@ final class RouteFinder {
                             new Step(Rung.REHEARSE, fault, d.id(), Optional.empty(), "keeps it up without a ball")));
         }
         return below;
+    }
+
+    private Gate gate(Edits.StepId step) {
+        return request.edits().gates().of(step);
     }
 
     private Drill chosen(Edits.StepId step, String id) {

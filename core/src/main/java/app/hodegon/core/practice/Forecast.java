@@ -2,129 +2,212 @@ package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.drill.Feedback;
-import app.hodegon.core.drill.Place;
 import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
-import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import java.util.stream.Collectors;
+import org.hipparchus.distribution.discrete.BinomialDistribution;
 
 /**
- * The chance of being through each gate by the next lesson: the share of simulated students of this level who are,
- * practising the plan with nine days in ten kept and going on only when a gate is passed. Rests on the {@link Learner}'s
- * assumptions.
+ * The chance of being through each gate by the next lesson: the share of simulated students who are. They are drawn for
+ * the level, practise what this student practised, and are kept in proportion to how well they explain this student's
+ * own check sets (a particle filter with systematic resampling, Kitagawa 1996); then they go on with the plan. Rests on
+ * the {@link Learner}'s assumptions.
  */
 public final class Forecast {
 
     private static final int STUDENTS = 400;
     private static final long SEED = 20260101;
-    private static final double DAYS_KEPT = 0.9;
+
+    /** Of ten planned days nine are kept, until the student's own days tell. */
+    private static final double KEPT = 9;
+
+    private static final double MISSED = 1;
+
+    /** Resample when the weights leave fewer than this share of the students effective. */
+    private static final double FEW = 0.5;
 
     private Forecast() {}
 
     /**
-     * Chance per step of the route, 0 to 1, in the route's order; always falling along one fault's route. Steps without
-     * a gate are left out.
+     * What is to be expected of one gate.
+     *
+     * @param chance of being through by the next lesson, 0 to 1
+     * @param likelyOn the first day on which half of the students are through; empty while none is, and for a gate
+     *     passed already
      */
-    public static Map<Step, Double> of(Plan plan, Level level, DrillLibrary library) {
-        Map<Fault, List<Step>> ladders = plan.route().stream()
-                .filter(s -> s.gate().isPresent())
-                .collect(Collectors.groupingBy(Step::fault, LinkedHashMap::new, Collectors.toList()));
-        Map<Fault, int[]> through = new EnumMap<>(Fault.class);
-        ladders.forEach((fault, steps) -> through.put(fault, new int[steps.size()]));
-        Random random = new Random(SEED);
-        for (int i = 0; i < STUDENTS; i++) {
-            Walk walk = new Walk(Learner.draw(level.repsToLearn(), random), ladders, library);
-            for (Day day : plan.days()) {
-                boolean kept = random.nextDouble() < DAYS_KEPT;
-                walk.day(day, kept);
-            }
-            walk.countInto(through);
-        }
-        Map<Step, Double> chances = new LinkedHashMap<>();
-        ladders.forEach((fault, steps) -> {
-            for (int i = 0; i < steps.size(); i++) {
-                chances.put(steps.get(i), through.get(fault)[i] / (double) STUDENTS);
-            }
-        });
-        return chances;
+    public record Outlook(double chance, Optional<LocalDate> likelyOn) {}
+
+    /** For a student who has not practised yet. */
+    public static Map<Step, Outlook> of(Plan plan, Level level, DrillLibrary library) {
+        return of(
+                plan,
+                level,
+                library,
+                List.of(),
+                plan.days().isEmpty() ? LocalDate.MIN : plan.days().get(0).date());
     }
 
-    /** One student's way through the plan. */
-    private static final class Walk {
-        private final Learner learner;
-        private final Map<Fault, List<Step>> ladders;
-        private final DrillLibrary library;
-        private final Map<Fault, Integer> passed = new EnumMap<>(Fault.class);
-        private final Map<Fault, List<CheckSet>> checks = new EnumMap<>(Fault.class);
-
-        Walk(Learner learner, Map<Fault, List<Step>> ladders, DrillLibrary library) {
-            this.learner = learner;
-            this.ladders = ladders;
-            this.library = library;
-            ladders.keySet().forEach(fault -> {
-                passed.put(fault, 0);
-                checks.put(fault, new ArrayList<>());
-            });
+    /**
+     * Per step of the route that has a gate, in the route's order; always falling along one fault's route.
+     *
+     * @param practice what the student did so far, oldest first; also before this plan
+     * @param today what lies before it is behind; a day practised already is, too
+     */
+    public static Map<Step, Outlook> of(
+            Plan plan, Level level, DrillLibrary library, List<PracticeSession> practice, LocalDate today) {
+        Map<Fault, List<Step>> ladders = PlanWalk.ladders(plan);
+        Random random = new Random(SEED);
+        List<PlanWalk> students = new ArrayList<>();
+        for (int i = 0; i < STUDENTS; i++) {
+            students.add(new PlanWalk(Learner.draw(level.repsToLearn(), random), ladders, library));
         }
+        students = believing(students, practice, random);
 
-        void day(Day day, boolean kept) {
-            learner.wakeUp();
-            if (!kept) return;
-            for (Block block : day.blocks()) {
-                List<Step> ladder = ladders.get(block.fault());
-                if (ladder == null) continue;
-                int at = workedOn(ladder, passed.get(block.fault()), day.place());
-                if (at < 0) continue;
-                Step step = ladder.get(at);
-                if (block.kind() != Kind.CHECK) {
-                    learner.learn(block.fault(), step.rung(), block.reps(), external(step));
-                    continue;
+        Set<LocalDate> practised = practice.stream().map(PracticeSession::day).collect(Collectors.toSet());
+        double missed = plan.days().stream()
+                .map(Day::date)
+                .filter(d -> d.isBefore(today) && !practised.contains(d))
+                .count();
+        double kept =
+                plan.days().stream().map(Day::date).filter(practised::contains).count();
+        double keeps = (KEPT + kept) / (KEPT + MISSED + kept + missed);
+        List<Day> ahead = plan.days().stream()
+                .filter(d -> !d.date().isBefore(today) && !practised.contains(d.date()))
+                .toList();
+
+        Count count = new Count(ladders);
+        count.start(students);
+        for (Day day : ahead) {
+            for (PlanWalk student : students) {
+                if (random.nextDouble() < keeps) student.walk(day);
+            }
+            count.after(day.date(), students);
+        }
+        return count.outlooks();
+    }
+
+    /** The students who explain these check sets, as many as before. */
+    private static List<PlanWalk> believing(List<PlanWalk> students, List<PracticeSession> practice, Random random) {
+        double[] weights = equal();
+        List<PlanWalk> now = students;
+        for (PracticeSession session : practice) {
+            boolean scored = false;
+            for (int i = 0; i < now.size(); i++) {
+                PlanWalk student = now.get(i);
+                student.wakeUpOn(session.day());
+                for (BlockResult block : session.blocks()) {
+                    if (isScored(block)) {
+                        weights[i] *= likelihood(block, student.learner().chanceOfGood(block.fault(), block.rung()));
+                        scored = true;
+                    }
+                    student.learner().learn(block.fault(), block.rung(), block.reps(), student.external(block.drill()));
                 }
-                int good = 0;
-                for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps(), external(step)))
-                    if (rep) good++;
-                check(step, at, day.date(), good, block.reps());
+                session.checks().forEach(student::score);
+            }
+            if (scored && effective(weights) < FEW * now.size()) {
+                now = resampled(now, weights, random);
+                weights = equal();
             }
         }
+        return resampled(now, weights, random);
+    }
 
-        private boolean external(Step step) {
-            return library.drill(step.drill()).feedback().stream().anyMatch(Feedback::external);
+    private static boolean isScored(BlockResult block) {
+        return block.kind() == Kind.CHECK && block.reps() > 0;
+    }
+
+    private static double likelihood(BlockResult block, double chance) {
+        // A floor, so that one unlikely set never rules everybody out.
+        return 1e-6 + new BinomialDistribution(block.reps(), chance).probability(block.good());
+    }
+
+    private static double[] equal() {
+        double[] weights = new double[STUDENTS];
+        java.util.Arrays.fill(weights, 1);
+        return weights;
+    }
+
+    /** Kish's effective sample size. */
+    private static double effective(double[] weights) {
+        double sum = 0;
+        double squares = 0;
+        for (double w : weights) {
+            sum += w;
+            squares += w * w;
         }
+        return sum * sum / squares;
+    }
 
-        /** The first step not passed, or the highest below it that needs no ball where there is none; −1 for none. */
-        private static int workedOn(List<Step> ladder, int passed, Place place) {
-            for (int at = Math.min(passed, ladder.size() - 1); at >= 0; at--) {
-                if (!ladder.get(at).rung().withBall() || place.ballsAllowed()) return at;
+    private static List<PlanWalk> resampled(List<PlanWalk> students, double[] weights, Random random) {
+        double total = 0;
+        for (double w : weights) total += w;
+        double step = total / students.size();
+        double at = random.nextDouble() * step;
+        List<PlanWalk> kept = new ArrayList<>(students.size());
+        double reached = 0;
+        for (int i = 0; i < students.size(); i++) {
+            reached += weights[i];
+            boolean first = true;
+            for (; kept.size() < students.size() && at < reached; at += step) {
+                kept.add(first ? students.get(i) : students.get(i).copy());
+                first = false;
             }
-            return -1;
+        }
+        while (kept.size() < students.size())
+            kept.add(students.get(students.size() - 1).copy());
+        return kept;
+    }
+
+    /** How many are through each gate, and since when half are. */
+    private static final class Count {
+        private final Map<Step, Integer> through = new LinkedHashMap<>();
+        private final Map<Step, LocalDate> half = new LinkedHashMap<>();
+        private final Map<Fault, List<Step>> ladders;
+
+        Count(Map<Fault, List<Step>> ladders) {
+            this.ladders = ladders;
         }
 
-        private void check(Step step, int at, LocalDate on, int good, int of) {
-            if (at != passed.get(step.fault())) return;
-            List<CheckSet> done = checks.get(step.fault());
-            done.add(new CheckSet(on, step.fault(), step.drill(), step.rung(), good, of, Optional.empty()));
-            if (Standing.of(step.gate().orElseThrow(), done) != Standing.PASSED) return;
-            passed.merge(step.fault(), 1, Integer::sum);
-            done.clear();
-        }
-
-        void countInto(Map<Fault, int[]> through) {
-            passed.forEach((fault, count) -> {
-                for (int i = 0; i < count; i++) through.get(fault)[i]++;
+        void start(List<PlanWalk> students) {
+            ladders.forEach((fault, steps) -> {
+                for (int i = 0; i < steps.size(); i++) through.put(steps.get(i), passed(fault, i, students));
             });
+        }
+
+        void after(LocalDate day, List<PlanWalk> students) {
+            ladders.forEach((fault, steps) -> {
+                for (int i = 0; i < steps.size(); i++) {
+                    int before = through.get(steps.get(i));
+                    int now = passed(fault, i, students);
+                    through.put(steps.get(i), now);
+                    if (2 * before < STUDENTS && 2 * now >= STUDENTS) half.put(steps.get(i), day);
+                }
+            });
+        }
+
+        private static int passed(Fault fault, int gate, List<PlanWalk> students) {
+            int count = 0;
+            for (PlanWalk student : students) if (student.passed(fault) > gate) count++;
+            return count;
+        }
+
+        Map<Step, Outlook> outlooks() {
+            Map<Step, Outlook> outlooks = new LinkedHashMap<>();
+            through.forEach((step, count) ->
+                    outlooks.put(step, new Outlook((double) count / STUDENTS, Optional.ofNullable(half.get(step)))));
+            return outlooks;
         }
     }
 }

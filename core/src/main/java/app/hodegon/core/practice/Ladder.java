@@ -1,8 +1,7 @@
 package app.hodegon.core.practice;
 
-import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.drill.Rung;
-import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Student;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -12,25 +11,22 @@ import java.util.stream.Collectors;
 /** Where a student stands on each rung of each fault's ladder. */
 public final class Ladder {
 
-    /** One rung of one fault's ladder. */
-    public record Place(Fault fault, Rung rung) {}
-
     private Ladder() {}
 
     /** The check sets per rung, in the order done. */
-    public static Map<Place, List<CheckSet>> byRung(List<CheckSet> checks) {
+    public static Map<StepId, List<CheckSet>> byRung(List<CheckSet> checks) {
         return checks.stream()
                 .collect(Collectors.groupingBy(
-                        c -> new Place(c.fault(), c.rung()), LinkedHashMap::new, Collectors.toList()));
+                        c -> new StepId(c.fault(), c.rung()), LinkedHashMap::new, Collectors.toList()));
     }
 
     /** What the planner should know of: each rung tried, with the drill last used, passed or not. */
-    public static List<Student.Done> done(List<CheckSet> checks) {
-        return byRung(checks).values().stream()
-                .map(sets -> new Student.Done(
-                        sets.get(sets.size() - 1).drill(),
-                        sets.get(0).rung(),
-                        Standing.of(Gate.STANDARD, sets) == Standing.PASSED))
+    public static List<Student.Done> done(List<CheckSet> checks, Gates gates) {
+        return byRung(checks).entrySet().stream()
+                .map(e -> new Student.Done(
+                        e.getValue().get(e.getValue().size() - 1).drill(),
+                        e.getKey().rung(),
+                        Standing.of(gates.of(e.getKey()), e.getValue()) == Standing.PASSED))
                 .toList();
     }
 }

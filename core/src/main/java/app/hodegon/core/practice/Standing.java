@@ -7,6 +7,8 @@ import java.util.List;
 /** Where a student stands at a gate. */
 public enum Standing implements Identified {
     PASSED("passed"),
+    /** The reps are there; the coach has not given the word yet. */
+    WAITS("waits"),
     STAY("stay"),
     STEP_BACK("step-back");
 
@@ -32,7 +34,7 @@ public enum Standing implements Identified {
      */
     public static Standing of(Gate gate, List<CheckSet> sets) {
         for (int end = gate.days(); end <= sets.size(); end++) {
-            if (passes(gate, sets.subList(end - gate.days(), end))) return PASSED;
+            if (passes(gate, sets.subList(end - gate.days(), end))) return gate.coachSigns() ? WAITS : PASSED;
         }
         if (sets.size() < 2) return STAY;
         List<CheckSet> lastTwo = sets.subList(sets.size() - 2, sets.size());
@@ -50,6 +52,7 @@ public enum Standing implements Identified {
         return score
                 + switch (of(gate, sets)) {
                     case PASSED -> "This gate is passed: on to the next rung.";
+                    case WAITS -> "The reps are there: your coach looks at it and opens the next rung.";
                     case STEP_BACK ->
                         "This rung is too high for now: go back to the easier one, your coach will see it.";
                     case STAY ->

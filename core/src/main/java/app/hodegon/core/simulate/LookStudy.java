@@ -3,7 +3,6 @@ package app.hodegon.core.simulate;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Diagnostician;
-import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Look;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.Sign;
@@ -54,26 +53,15 @@ public final class LookStudy {
             Sign.CLUB_STEEP_OUTSIDE,
             Sign.FALLS_TO_TOES);
 
-    private static final int TENTHS = 10;
-
     /**
      * @param faulty how many of the students have a movement fault
      * @param upstreamFirst share of those whose most upstream true movement fault is the first to work on
      * @param firstIsTrue share of those whose most probable fault is really there
      * @param brier mean squared error of all probabilities (Brier 1950)
-     * @param given how many probabilities fell into each tenth
-     * @param meanGiven mean probability in each tenth
-     * @param happened share of those faults that were there
+     * @param reliability of all probabilities against the faults that were there
      */
     public record Result(
-            Way way,
-            int faulty,
-            double upstreamFirst,
-            double firstIsTrue,
-            double brier,
-            int[] given,
-            double[] meanGiven,
-            double[] happened) {}
+            Way way, int faulty, double upstreamFirst, double firstIsTrue, double brier, Reliability reliability) {}
 
     private final int students;
     private final int signs;
@@ -109,24 +97,16 @@ public final class LookStudy {
                 .toList();
         List<Seen> faulty =
                 all.stream().filter(s -> s.student().mostUpstream().isPresent()).toList();
-        int[] given = new int[TENTHS];
-        double[] sum = new double[TENTHS];
-        double[] there = new double[TENTHS];
-        double squares = 0;
+        List<Reliability.Case> cases = new ArrayList<>();
         for (Seen seen : all) {
             for (Diagnosis.Finding finding : seen.diagnosis().faults()) {
-                double truth = seen.student().faults().contains(finding.fault()) ? 1 : 0;
-                int tenth = Math.min(TENTHS - 1, (int) (finding.probability() * TENTHS));
-                given[tenth]++;
-                sum[tenth] += finding.probability();
-                there[tenth] += truth;
-                squares += Math.pow(finding.probability() - truth, 2);
+                cases.add(new Reliability.Case(
+                        finding.probability(), seen.student().faults().contains(finding.fault())));
             }
         }
-        for (int t = 0; t < TENTHS; t++) {
-            sum[t] /= given[t];
-            there[t] /= given[t];
-        }
+        double squares = cases.stream()
+                .mapToDouble(c -> Math.pow(c.chance() - (c.happened() ? 1 : 0), 2))
+                .sum();
         return new Result(
                 way,
                 faulty.size(),
@@ -140,10 +120,8 @@ public final class LookStudy {
                         s -> s.student()
                                 .faults()
                                 .contains(s.diagnosis().faults().get(0).fault())),
-                squares / students / Fault.values().length,
-                given,
-                sum,
-                there);
+                squares / cases.size(),
+                Reliability.of(cases));
     }
 
     private static double share(List<Seen> seen, Predicate<Seen> which) {

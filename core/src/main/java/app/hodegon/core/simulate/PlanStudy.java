@@ -113,14 +113,15 @@ public final class PlanStudy {
 
     /** The rungs whose gates one student passes; each counts by itself, also where others were skipped. */
     private Set<Rung> passed(Way way, Random random) {
-        PlanRequest request = request(random);
+        PlanRequest request = request(random, days);
         Level level = request.student().level();
         Plan plan = planner.plan(request);
         List<Day> laid = spent(way, plan, random);
         return new Practice(plan, Learner.draw(level.repsToLearn(), random), random, way).through(laid);
     }
 
-    private PlanRequest request(Random random) {
+    /** A student with one fault, a level and a week at random. */
+    static PlanRequest request(Random random, int days) {
         Map<DayOfWeek, Week.Slot> week = new EnumMap<>(DayOfWeek.class);
         for (DayOfWeek day : DayOfWeek.values()) {
             boolean range = day == DayOfWeek.SATURDAY || (day == DayOfWeek.WEDNESDAY && random.nextBoolean());

@@ -11,6 +11,7 @@ import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.learning.Learner;
+import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
@@ -156,7 +157,7 @@ public final class SeasonSimulator {
                 profile.kit(),
                 profile.week(),
                 profile.shoes(),
-                Ladder.done(checks));
+                Ladder.done(checks, Gates.STANDARD));
     }
 
     private List<PracticeSession> practise(Plan plan, LocalDate today, boolean last) {

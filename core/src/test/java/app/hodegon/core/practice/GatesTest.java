@@ -6,11 +6,14 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -48,6 +51,20 @@ class GatesTest {
         assertThat(standing(set(0, 2, 1))).isEqualTo(Standing.STAY);
     }
 
+    @Test
+    void aCoachAsksForLessOrMoreOrForTheOwnWord() {
+        List<CheckSet> sevens = List.of(set(0, 7, 4), set(1, 7, 4));
+        assertThat(Standing.of(Gate.set(7, false), sevens)).isEqualTo(Standing.PASSED);
+        assertThat(Standing.of(Gate.set(9, false), sevens)).isEqualTo(Standing.STAY);
+        assertThat(Standing.of(Gate.set(7, true), sevens)).isEqualTo(Standing.WAITS);
+        assertThat(Standing.of(Gate.set(7, true).signed(), sevens)).isEqualTo(Standing.PASSED);
+        assertThat(Standing.say(Gate.set(7, true), sevens)).contains("your coach looks at it");
+        assertThatThrownBy(() -> Gate.set(5, false)).hasMessageContaining("6 to 10");
+        Gates gates = new Gates(Map.of(new StepId(Fault.SWAY, Rung.FEEL), Gate.set(7, false)));
+        assertThat(Ladder.done(sevens, gates)).singleElement().matches(d -> d.passed());
+        assertThat(Ladder.done(sevens, Gates.STANDARD)).singleElement().matches(d -> !d.passed());
+    }
+
     @ParameterizedTest
     @CsvSource({"2, false, false", "3, false, true", "1, true, true"})
     void painStopsADrillFromThreeOrInAFlaggedJoint(int score, boolean flagged, boolean stops) {
@@ -74,7 +91,9 @@ class GatesTest {
             assertThat(c.rung()).isEqualTo(Rung.FEEL);
         });
         assertThat(session.reps()).isEqualTo(23);
-        assertThat(Ladder.done(session.checks())).singleElement().matches(d -> !d.passed());
+        assertThat(Ladder.done(session.checks(), Gates.STANDARD))
+                .singleElement()
+                .matches(d -> !d.passed());
     }
 
     @Test

@@ -21,9 +21,10 @@ class LookStudyTest {
         }
         for (Result result : results) {
             for (int tenth = 0; tenth < 10; tenth++) {
-                if (result.given()[tenth] < 100) continue;
-                double noise = 3 * Math.sqrt(0.25 / result.given()[tenth]);
-                assertThat(result.happened()[tenth]).isCloseTo(result.meanGiven()[tenth], within(noise));
+                if (result.reliability().cases()[tenth] < 100) continue;
+                double noise = 3 * Math.sqrt(0.25 / result.reliability().cases()[tenth]);
+                assertThat(result.reliability().happened()[tenth])
+                        .isCloseTo(result.reliability().given()[tenth], within(noise));
             }
         }
     }

@@ -7,6 +7,7 @@ import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan.Step;
 import app.hodegon.core.practice.Forecast;
+import app.hodegon.core.practice.Forecast.Outlook;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.swing.BallResult;
 import java.time.LocalDate;
@@ -79,12 +80,12 @@ class SeasonTest {
         Season.Lesson lesson = SeasonSimulator.live(named("Bram Ellery"), TODAY, SEED)
                 .lessons()
                 .get(0);
-        Map<Step, Double> chances = Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard());
-        assertThat(List.copyOf(chances.values())).isSortedAccordingTo((a, b) -> Double.compare(b, a));
-        assertThat(chances.entrySet().iterator().next().getKey().rung()).isEqualTo(Rung.FEEL);
-        assertThat(chances.values().iterator().next()).isGreaterThan(0.6);
+        Map<Step, Outlook> outlooks = Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard());
+        assertThat(outlooks.values()).extracting(Outlook::chance).isSortedAccordingTo((a, b) -> Double.compare(b, a));
+        assertThat(outlooks.entrySet().iterator().next().getKey().rung()).isEqualTo(Rung.FEEL);
+        assertThat(outlooks.values().iterator().next().chance()).isGreaterThan(0.6);
         assertThat(Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard()))
-                .isEqualTo(chances);
+                .isEqualTo(outlooks);
     }
 
     private static Persona named(String name) {
