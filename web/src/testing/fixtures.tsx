@@ -235,7 +235,7 @@ export function todayWith(blocks: PlanBlock[], part: Partial<Today> = {}): Today
             rung: "feel",
             fault: "sway",
             drill: "disc-turn",
-            gate: { good: 8, of: 10, days: 2 },
+            gate: { good: 8, of: 10, days: 2, coachSigns: false },
             why: "",
             chance: 0.7,
           },

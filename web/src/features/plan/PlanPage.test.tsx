@@ -13,7 +13,7 @@ afterEach(() => {
   vi.unstubAllGlobals();
 });
 
-const gate = { good: 8, of: 10, days: 2 };
+const gate = { good: 8, of: 10, days: 2, coachSigns: false };
 const PLAN: StoredPlan = {
   id: "p1",
   studentId: "s1",

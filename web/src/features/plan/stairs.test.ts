@@ -18,7 +18,7 @@ const block = (fault: string, rung: string, kind = "main"): PlanBlock => ({
   locked: false,
   harder: false,
 });
-const gate = { good: 8, of: 10, days: 2 };
+const gate = { good: 8, of: 10, days: 2, coachSigns: false };
 const PLAN: Plan = {
   route: [
     { rung: "feel", fault: "sway", drill: "disc-turn", gate, why: "", chance: 0.8 },

@@ -32,10 +32,11 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
     }
 
     private static Started started(ExtensionContext context) {
+        Class<?> test = context.getRequiredTestClass();
         return context.getRoot()
                 .getStore(Namespace.GLOBAL)
                 .getOrComputeIfAbsent(
-                        "server",
+                        test.isAnnotationPresent(OwnServer.class) ? test.getName() : "server",
                         key -> new Started(SpringApplication.run(
                                 HodegonApplication.class,
                                 "--server.port=0",

@@ -32,6 +32,17 @@ public record Week(Map<DayOfWeek, Slot> slots) {
         slots = Collections.unmodifiableMap(copy);
     }
 
+    /** The same days with this share of their minutes, five at least. */
+    public Week scaled(double share) {
+        EnumMap<DayOfWeek, Slot> scaled = new EnumMap<>(DayOfWeek.class);
+        slots.forEach((day, slot) -> scaled.put(
+                day,
+                new Slot(
+                        Math.min(slot.minutes(), Math.max(5, (int) Math.round(slot.minutes() * share))),
+                        slot.place())));
+        return new Week(scaled);
+    }
+
     public Optional<Slot> on(LocalDate date) {
         return Optional.ofNullable(slots.get(date.getDayOfWeek()));
     }

@@ -6,15 +6,15 @@ import java.time.format.DateTimeFormatter;
 import java.time.format.TextStyle;
 import java.util.Locale;
 
-/** How days are named in a plan's texts. */
-final class Words {
+/** How days are named in texts. */
+public final class Words {
 
     private static final DateTimeFormatter DAY = DateTimeFormatter.ofPattern("EEEE d MMMM", Locale.UK);
 
     private Words() {}
 
     /** Wednesday 2 December. */
-    static String day(LocalDate date) {
+    public static String day(LocalDate date) {
         return DAY.format(date);
     }
 

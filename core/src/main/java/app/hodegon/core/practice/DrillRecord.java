@@ -1,6 +1,7 @@
 package app.hodegon.core.practice;
 
 import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Gates;
 import java.util.Collection;
 import java.util.List;
 
@@ -40,12 +41,12 @@ public record DrillRecord(int students, int sessions, int passed, double setsToP
                     .flatMap(s -> s.checks().stream())
                     .filter(c -> c.drill().equals(drill))
                     .toList();
-            for (List<CheckSet> onRung : Ladder.byRung(checks).values()) {
-                Standing standing = Standing.of(Gate.STANDARD, onRung);
-                if (standing == Standing.STEP_BACK) stepBacks++;
-                if (standing != Standing.PASSED) continue;
+            for (Ladder.RungState onRung :
+                    Ladder.of(checks, Gates.STANDARD).rungs().values()) {
+                if (onRung.standing() == Standing.STEP_BACK) stepBacks++;
+                if (onRung.standing() != Standing.PASSED) continue;
                 passed++;
-                sets += setsUntilPassed(onRung);
+                sets += setsUntilPassed(onRung.all());
             }
         }
         return new DrillRecord(students, sessions, passed, passed == 0 ? 0 : (double) sets / passed, stepBacks, pains);

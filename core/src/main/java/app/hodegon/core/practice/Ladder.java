@@ -3,30 +3,78 @@ package app.hodegon.core.practice;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Student;
+import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.stream.Collectors;
+import java.util.Optional;
 
-/** Where a student stands on each rung of each fault's ladder. */
-public final class Ladder {
+/**
+ * Where a student stands on each rung of each fault's ladder, found by going through the check sets in the order done. A
+ * gate once passed stays passed, but for a step back: then the rung above was too high, the highest passed rung below it
+ * is open again, and both are judged by new sets only.
+ *
+ * @param rungs in the order first checked
+ */
+public record Ladder(Map<StepId, RungState> rungs) {
 
-    private Ladder() {}
+    /**
+     * One rung.
+     *
+     * @param all every set done on it
+     * @param counting the sets that still count for its gate
+     */
+    public record RungState(List<CheckSet> all, List<CheckSet> counting, Standing standing) {
 
-    /** The check sets per rung, in the order done. */
-    public static Map<StepId, List<CheckSet>> byRung(List<CheckSet> checks) {
-        return checks.stream()
-                .collect(Collectors.groupingBy(
-                        c -> new StepId(c.fault(), c.rung()), LinkedHashMap::new, Collectors.toList()));
+        public CheckSet last() {
+            return all.get(all.size() - 1);
+        }
+    }
+
+    public static Ladder of(List<CheckSet> checks, Gates gates) {
+        Map<StepId, RungState> rungs = new LinkedHashMap<>();
+        for (CheckSet set : checks) {
+            StepId id = new StepId(set.fault(), set.rung());
+            RungState before = rungs.getOrDefault(id, new RungState(List.of(), List.of(), Standing.STAY));
+            List<CheckSet> counting = with(before.counting(), set);
+            Standing standing =
+                    before.standing() == Standing.PASSED ? Standing.PASSED : Standing.of(gates.of(id), counting);
+            rungs.put(id, new RungState(with(before.all(), set), counting, standing));
+            if (standing == Standing.STEP_BACK) stepBack(id, rungs);
+        }
+        return new Ladder(rungs);
+    }
+
+    private static void stepBack(StepId from, Map<StepId, RungState> rungs) {
+        RungState tooHigh = rungs.get(from);
+        rungs.put(from, new RungState(tooHigh.all(), List.of(), Standing.STEP_BACK));
+        rungs.entrySet().stream()
+                .filter(e -> e.getKey().fault() == from.fault())
+                .filter(e -> e.getKey().rung().compareTo(from.rung()) < 0)
+                .filter(e -> e.getValue().standing() == Standing.PASSED)
+                .max(Comparator.comparing(e -> e.getKey().rung()))
+                .ifPresent(
+                        below -> below.setValue(new RungState(below.getValue().all(), List.of(), Standing.STAY)));
+    }
+
+    private static List<CheckSet> with(List<CheckSet> sets, CheckSet more) {
+        List<CheckSet> all = new ArrayList<>(sets);
+        all.add(more);
+        return List.copyOf(all);
+    }
+
+    public Optional<RungState> on(StepId step) {
+        return Optional.ofNullable(rungs.get(step));
     }
 
     /** What the planner should know of: each rung tried, with the drill last used, passed or not. */
-    public static List<Student.Done> done(List<CheckSet> checks, Gates gates) {
-        return byRung(checks).entrySet().stream()
+    public List<Student.Done> done() {
+        return rungs.entrySet().stream()
                 .map(e -> new Student.Done(
-                        e.getValue().get(e.getValue().size() - 1).drill(),
+                        e.getValue().last().drill(),
                         e.getKey().rung(),
-                        Standing.of(gates.of(e.getKey()), e.getValue()) == Standing.PASSED))
+                        e.getValue().standing() == Standing.PASSED))
                 .toList();
     }
 }

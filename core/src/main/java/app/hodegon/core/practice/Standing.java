@@ -45,12 +45,10 @@ public enum Standing implements Identified {
     }
 
     /** What the gate says next, in a sentence for the student. */
-    public static String say(Gate gate, List<CheckSet> sets) {
-        if (sets.isEmpty()) return "No check yet: ten scored reps tell where you stand.";
-        CheckSet last = sets.get(sets.size() - 1);
+    public static String say(Gate gate, CheckSet last, Standing standing) {
         String score = last.good() + " of " + last.of() + ". ";
         return score
-                + switch (of(gate, sets)) {
+                + switch (standing) {
                     case PASSED -> "This gate is passed: on to the next rung.";
                     case WAITS -> "The reps are there: your coach looks at it and opens the next rung.";
                     case STEP_BACK ->

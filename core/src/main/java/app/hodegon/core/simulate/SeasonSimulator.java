@@ -157,7 +157,7 @@ public final class SeasonSimulator {
                 profile.kit(),
                 profile.week(),
                 profile.shoes(),
-                Ladder.done(checks, Gates.STANDARD));
+                Ladder.of(checks, Gates.STANDARD).done());
     }
 
     private List<PracticeSession> practise(Plan plan, LocalDate today, boolean last) {

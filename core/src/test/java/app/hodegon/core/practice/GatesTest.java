@@ -12,6 +12,7 @@ import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -58,11 +59,37 @@ class GatesTest {
         assertThat(Standing.of(Gate.set(9, false), sevens)).isEqualTo(Standing.STAY);
         assertThat(Standing.of(Gate.set(7, true), sevens)).isEqualTo(Standing.WAITS);
         assertThat(Standing.of(Gate.set(7, true).signed(), sevens)).isEqualTo(Standing.PASSED);
-        assertThat(Standing.say(Gate.set(7, true), sevens)).contains("your coach looks at it");
+        assertThat(Standing.say(Gate.set(7, true), sevens.get(1), Standing.WAITS))
+                .contains("your coach looks at it");
         assertThatThrownBy(() -> Gate.set(5, false)).hasMessageContaining("6 to 10");
         Gates gates = new Gates(Map.of(new StepId(Fault.SWAY, Rung.FEEL), Gate.set(7, false)));
-        assertThat(Ladder.done(sevens, gates)).singleElement().matches(d -> d.passed());
-        assertThat(Ladder.done(sevens, Gates.STANDARD)).singleElement().matches(d -> !d.passed());
+        assertThat(Ladder.of(sevens, gates).done()).singleElement().matches(d -> d.passed());
+        assertThat(Ladder.of(sevens, Gates.STANDARD).done()).singleElement().matches(d -> !d.passed());
+    }
+
+    @Test
+    void aStepBackOpensTheRungBelowAgainAndAsksForNewSets() {
+        List<CheckSet> sets = new ArrayList<>(List.of(set(0, 8, 4), set(1, 9, 4)));
+        sets.add(rehearse(2, 3));
+        sets.add(rehearse(3, 4));
+        assertThat(standings(sets)).containsExactly(Standing.STAY, Standing.STEP_BACK);
+        sets.add(set(4, 9, 4));
+        assertThat(standings(sets)).as("old sets do not count").containsExactly(Standing.STAY, Standing.STEP_BACK);
+        sets.add(set(5, 8, 4));
+        assertThat(standings(sets)).containsExactly(Standing.PASSED, Standing.STEP_BACK);
+        sets.add(rehearse(6, 9));
+        assertThat(standings(sets)).containsExactly(Standing.PASSED, Standing.STAY);
+    }
+
+    private static CheckSet rehearse(int day, int good) {
+        return new CheckSet(
+                DAY.plusDays(day), Fault.SWAY, "disc-turn", Rung.REHEARSE, good, 10, Optional.of(new Feel(4)));
+    }
+
+    private static List<Standing> standings(List<CheckSet> sets) {
+        return Ladder.of(sets, Gates.STANDARD).rungs().values().stream()
+                .map(Ladder.RungState::standing)
+                .toList();
     }
 
     @ParameterizedTest
@@ -91,7 +118,7 @@ class GatesTest {
             assertThat(c.rung()).isEqualTo(Rung.FEEL);
         });
         assertThat(session.reps()).isEqualTo(23);
-        assertThat(Ladder.done(session.checks(), Gates.STANDARD))
+        assertThat(Ladder.of(session.checks(), Gates.STANDARD).done())
                 .singleElement()
                 .matches(d -> !d.passed());
     }

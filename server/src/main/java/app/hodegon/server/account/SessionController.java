@@ -67,11 +67,13 @@ public class SessionController {
      * @param account null while nobody is signed in
      * @param firstRun whether the first coach's account is still to be made
      * @param demo accounts to try; empty outside the demo
+     * @param daysAhead how far the demo's day was moved on; 0 outside the demo
      */
     public record SessionView(
             SignedIn account,
             @NotNull boolean firstRun,
-            @NotNull List<DemoAccount> demo) {}
+            @NotNull List<DemoAccount> demo,
+            @NotNull int daysAhead) {}
 
     @GetMapping("/session")
     SessionView session(@AuthenticationPrincipal Account account, CsrfToken csrf) {
@@ -126,6 +128,7 @@ public class SessionController {
                                 account.email(),
                                 account.role().name().toLowerCase()),
                 accounts.firstRun(),
-                demo.stream().flatMap(d -> d.list().stream()).toList());
+                demo.stream().flatMap(d -> d.list().stream()).toList(),
+                demo.stream().mapToInt(DemoAccounts::daysAhead).sum());
     }
 }

@@ -12,4 +12,7 @@ public interface DemoAccounts {
             @NotNull String password) {}
 
     List<DemoAccount> list();
+
+    /** How far the demo's day was moved on. */
+    int daysAhead();
 }

@@ -15,22 +15,23 @@ import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.student.Students;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.stream.Stream;
-import org.springframework.beans.factory.InitializingBean;
+import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Component;
 import org.springframework.transaction.support.TransactionTemplate;
 
 /** Fills an empty database with the simulated cast, through the same services a coach and a student use. */
 @Component
 @ConditionalOnProperty("hodegon.demo")
-class DemoData implements DemoAccounts, InitializingBean {
+class DemoData implements DemoAccounts, SmartInitializingSingleton {
 
     private static final DemoAccount COACH = new DemoAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
     private static final DemoAccount SECOND = new DemoAccount("Second coach", "second@demo.example", "demo-coach");
@@ -43,7 +44,8 @@ class DemoData implements DemoAccounts, InitializingBean {
     private final Lessons lessons;
     private final Plans plans;
     private final PracticeLog practice;
-    private final Clock clock;
+    private final ApplicationEventPublisher events;
+    private final DemoClock clock;
     private final TransactionTemplate transaction;
 
     DemoData(
@@ -52,13 +54,15 @@ class DemoData implements DemoAccounts, InitializingBean {
             Lessons lessons,
             Plans plans,
             PracticeLog practice,
-            Clock clock,
+            ApplicationEventPublisher events,
+            DemoClock clock,
             TransactionTemplate transaction) {
         this.accounts = accounts;
         this.students = students;
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
+        this.events = events;
         this.clock = clock;
         this.transaction = transaction;
     }
@@ -69,7 +73,12 @@ class DemoData implements DemoAccounts, InitializingBean {
     }
 
     @Override
-    public void afterPropertiesSet() {
+    public int daysAhead() {
+        return clock.daysAhead();
+    }
+
+    @Override
+    public void afterSingletonsInstantiated() {
         // One transaction: the demo is there as a whole or not at all.
         transaction.executeWithoutResult(status -> {
             if (accounts.firstRun()) fill(LocalDate.now(clock));
@@ -90,6 +99,11 @@ class DemoData implements DemoAccounts, InitializingBean {
                 .filter(a -> a.email().equals(mail))
                 .findFirst()
                 .ifPresent(a -> students.accept(students.invite(coach, student.id()), a.email(), a.password()));
+        live(coach, student, persona, today);
+        events.publishEvent(new StudentChanged(student.id()));
+    }
+
+    private void live(Account coach, StoredStudent student, Persona persona, LocalDate today) {
         for (Season.Lesson lesson :
                 SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons()) {
             StoredLesson stored = lessons.begin(coach, student.id(), lesson.on());
@@ -103,7 +117,7 @@ class DemoData implements DemoAccounts, InitializingBean {
                     coach, stored.id(), PlanTerms.between(lesson.on().plusDays(1), lesson.nextLesson()));
             plans.assign(coach, plan.id());
             for (PracticeSession session : lesson.practice()) {
-                practice.put(student.id(), persona.profile().flags(), plan.id(), session);
+                practice.restore(student.id(), persona.profile().flags(), plan.id(), session);
             }
         }
     }

@@ -66,6 +66,14 @@ class LessonRepository {
     }
 
     /** A student's lessons, oldest first. */
+    boolean heldSince(UUID student, LocalDate day) {
+        return db.fetchExists(LESSON, LESSON.STUDENT_ID.eq(student).and(LESSON.HELD_ON.ge(day)));
+    }
+
+    Optional<StoredLesson> byId(UUID id) {
+        return fetch(LESSON.ID.eq(id)).stream().findFirst();
+    }
+
     List<StoredLesson> ofStudent(UUID student) {
         return fetch(LESSON.STUDENT_ID.eq(student));
     }

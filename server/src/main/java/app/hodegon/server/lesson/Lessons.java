@@ -19,12 +19,14 @@ import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.LessonEntry.Moment;
 import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
@@ -37,12 +39,19 @@ public class Lessons {
     private final Students students;
     private final Approaches approaches;
     private final JsonMapper json;
+    private final ApplicationEventPublisher events;
 
-    Lessons(LessonRepository lessons, Students students, Approaches approaches, JsonMapper json) {
+    Lessons(
+            LessonRepository lessons,
+            Students students,
+            Approaches approaches,
+            JsonMapper json,
+            ApplicationEventPublisher events) {
         this.lessons = lessons;
         this.students = students;
         this.approaches = approaches;
         this.json = json;
+        this.events = events;
     }
 
     /**
@@ -50,6 +59,16 @@ public class Lessons {
      */
     public StoredLesson ofCoach(Account coach, UUID id) {
         return lessons.ofCoach(coach.id(), id).orElseThrow(() -> new NotFound("lesson"));
+    }
+
+    /** Whether there was a lesson on that day or later. */
+    public boolean heldSince(UUID student, LocalDate day) {
+        return lessons.heldSince(student, day);
+    }
+
+    /** A lesson that the caller may see. */
+    public StoredLesson byId(UUID id) {
+        return lessons.byId(id).orElseThrow(() -> new NotFound("lesson"));
     }
 
     /** A student's lessons, oldest first; the caller has made sure that the student may be seen. */
@@ -67,7 +86,9 @@ public class Lessons {
     @Transactional
     public StoredLesson begin(Account coach, UUID studentId, LocalDate on) {
         students.ofCoach(coach, studentId);
-        return ofCoach(coach, lessons.add(studentId, on, approaches.forStudent(coach.id(), studentId)));
+        UUID id = lessons.add(studentId, on, approaches.forStudent(coach.id(), studentId));
+        events.publishEvent(new StudentChanged(studentId));
+        return ofCoach(coach, id);
     }
 
     @Transactional

@@ -95,8 +95,8 @@ class PaperController {
     @DeleteMapping("/{date}")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void remove(@AuthenticationPrincipal Account coach, @PathVariable UUID planId, @PathVariable LocalDate date) {
-        plans.ofCoach(coach, planId);
-        practice.remove(sessionId(planId, date));
+        StoredPlan plan = plans.ofCoach(coach, planId);
+        practice.remove(plan.studentId(), sessionId(planId, date));
     }
 
     private static Optional<PracticeSession> find(List<PracticeSession> sessions, UUID plan, LocalDate date) {

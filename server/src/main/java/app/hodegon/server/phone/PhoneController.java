@@ -3,11 +3,11 @@ package app.hodegon.server.phone;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.plan.AgeBand;
-import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.diagnosis.ShotsEntry;
+import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.plan.PlanCalendar;
@@ -46,12 +46,14 @@ class PhoneController {
     private final Students students;
     private final Plans plans;
     private final PracticeLog practice;
+    private final StudentGates gates;
     private final Clock clock;
 
-    PhoneController(Students students, Plans plans, PracticeLog practice, Clock clock) {
+    PhoneController(Students students, Plans plans, PracticeLog practice, StudentGates gates, Clock clock) {
         this.students = students;
         this.plans = plans;
         this.practice = practice;
+        this.gates = gates;
         this.clock = clock;
     }
 
@@ -114,7 +116,6 @@ class PhoneController {
         List<StoredPlan> assigned = plans.assigned(student.id());
         Optional<StoredPlan> plan =
                 assigned.isEmpty() ? Optional.empty() : Optional.of(assigned.get(assigned.size() - 1));
-        List<PracticeSession> sessions = practice.ofStudent(student.id());
         List<PracticeSession> ofPlan = plan.map(p -> practice.ofPlan(p.id())).orElse(List.of());
         return new TodayView(
                 student.name(),
@@ -134,7 +135,7 @@ class PhoneController {
                                 .findFirst())
                         .orElse(null),
                 practice.stopped(student.id()),
-                RungStanding.of(checks(sessions)),
+                RungStanding.of(practice.checks(student.id()), gates.of(student.id())),
                 ofPlan.stream().map(PracticeSession::day).distinct().toList(),
                 student.profile().age() == AgeBand.JUNIOR);
     }
@@ -170,17 +171,12 @@ class PhoneController {
                 .orElseThrow(() -> new Invalid("day", "The plan has no practice on " + entry.day() + "."));
         PracticeSession session = new SessionReader(day).session(id, entry);
         practice.put(student.id(), student.profile().flags(), plan.id(), session);
-        List<CheckSet> checks = checks(practice.ofStudent(student.id()));
-        List<RungStanding> rungs = RungStanding.of(checks).stream()
+        List<RungStanding> rungs = RungStanding.of(practice.checks(student.id()), gates.of(student.id())).stream()
                 .filter(r -> session.checks().stream()
                         .anyMatch(c ->
                                 c.rung().id().equals(r.rung()) && c.fault().id().equals(r.fault())))
                 .toList();
         return new StoredPractice(PracticeSessionView.of(session), rungs, practice.stopped(student.id()));
-    }
-
-    private static List<CheckSet> checks(List<PracticeSession> sessions) {
-        return sessions.stream().flatMap(s -> s.checks().stream()).toList();
     }
 
     /** Where a student may say it hurts. */

@@ -45,7 +45,7 @@ public record OffersView(
                 new PlanTerms(
                         now.from(),
                         now.nextLesson(),
-                        StudentEntry.of("", "", "metric", request.student()).week(),
+                        StudentEntry.slots(request.student().week()),
                         now.firstFaultOnly(),
                         now.edits());
             case "later-lesson" ->

@@ -4,6 +4,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
@@ -13,6 +14,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.util.List;
 import java.util.UUID;
+import java.util.function.UnaryOperator;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -78,6 +80,29 @@ class PlanController {
     @GetMapping(value = "/plans/{id}/calendar.ics", produces = "text/calendar")
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
         return PlanCalendar.download(plans.ofCoach(coach, id), plans.library(coach.id()), clock.instant());
+    }
+
+    /**
+     * @param smaller whether each day asks for about 60 % of its minutes from now on
+     */
+    record LayAgainEntry(@NotNull Boolean smaller) {}
+
+    /** Lays the days left again at once, for a student who did less than planned. */
+    @PostMapping("/plans/{id}/laid-again")
+    StoredPlan layAgain(
+            @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody LayAgainEntry entry) {
+        plans.ofCoach(coach, id);
+        boolean changed = entry.smaller
+                ? plans.layAgain(id, "Your coach made the plan smaller.", terms -> plans.smaller(id, terms))
+                : plans.layAgain(id, "Your coach laid the days left again.", UnaryOperator.identity());
+        if (!changed) throw new Conflict("Nothing would change: the days left stay as they are.");
+        return plans.ofCoach(coach, id);
+    }
+
+    @GetMapping("/plans/{id}/laid-again")
+    List<Relaid> laidAgain(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        plans.ofCoach(coach, id);
+        return plans.relaid(id);
     }
 
     @PostMapping("/plans/{id}/assignment")

@@ -1,9 +1,12 @@
 package app.hodegon.server.plan;
 
+import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.PLAN;
+import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
 
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Optional;
@@ -37,6 +40,61 @@ class PlanRepository {
     /** A student's assigned plans, the running one last. */
     List<StoredPlan> assigned(UUID student) {
         return fetch(PLAN.STUDENT_ID.eq(student).and(PLAN.ASSIGNED_AT.isNotNull()));
+    }
+
+    Optional<StoredPlan> running(UUID student) {
+        return db.select(PLAN.ID)
+                .from(PLAN)
+                .where(PLAN.STUDENT_ID.eq(student).and(PLAN.ASSIGNED_AT.isNotNull()))
+                .orderBy(PLAN.ASSIGNED_AT.desc())
+                .limit(1)
+                .fetchOptional(PLAN.ID)
+                .flatMap(this::byId);
+    }
+
+    List<Plans.LessonDue> lessonsOn(UUID coach, LocalDate day) {
+        return db.select(PLAN.ID, STUDENT.NAME, LESSON.ID)
+                .from(PLAN)
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
+                .leftJoin(LESSON)
+                .on(LESSON.STUDENT_ID.eq(STUDENT.ID).and(LESSON.HELD_ON.eq(day)))
+                .where(STUDENT.COACH_ID.eq(coach))
+                .and(PLAN.NEXT_LESSON.eq(day))
+                .and(PLAN.ASSIGNED_AT.isNotNull())
+                .orderBy(STUDENT.NAME, LESSON.CREATED_AT)
+                .fetch(row -> new Plans.LessonDue(
+                        byId(row.value1()).orElseThrow(), row.value2(), Optional.ofNullable(row.value3())));
+    }
+
+    Optional<StoredPlan> byId(UUID id) {
+        return fetch(PLAN.ID.eq(id)).stream().findFirst();
+    }
+
+    void drop(UUID draft) {
+        db.deleteFrom(PLAN)
+                .where(PLAN.ID.eq(draft).and(PLAN.ASSIGNED_AT.isNull()))
+                .execute();
+    }
+
+    void remember(UUID plan, int revision, String reason, List<String> changes) {
+        db.insertInto(PLAN_RELAID)
+                .set(PLAN_RELAID.PLAN_ID, plan)
+                .set(PLAN_RELAID.REVISION, (short) revision)
+                .set(PLAN_RELAID.RELAID_AT, OffsetDateTime.now(clock))
+                .set(PLAN_RELAID.REASON, reason)
+                .set(PLAN_RELAID.CHANGES, json.writeValueAsString(changes))
+                .execute();
+    }
+
+    List<Relaid> relaid(UUID plan) {
+        return db.selectFrom(PLAN_RELAID)
+                .where(PLAN_RELAID.PLAN_ID.eq(plan))
+                .orderBy(PLAN_RELAID.REVISION.desc())
+                .fetch(row -> new Relaid(
+                        row.getRelaidAt().toLocalDate(),
+                        row.getReason(),
+                        List.of(json.readValue(row.getChanges(), String[].class))));
     }
 
     Optional<StoredPlan> ofLesson(UUID lesson) {

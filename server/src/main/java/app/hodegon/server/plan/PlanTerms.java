@@ -90,6 +90,10 @@ public record PlanTerms(
         return new PlanTerms(from, nextLesson, null, false, null);
     }
 
+    PlanTerms with(Map<String, SlotEntry> otherWeek) {
+        return new PlanTerms(from, nextLesson, otherWeek, firstFaultOnly, edits);
+    }
+
     Edits toEdits() {
         List<Locked> locked = new ArrayList<>();
         for (int i = 0; i < edits.locked().size(); i++) {

@@ -3,14 +3,17 @@ package app.hodegon.server.plan;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Plan;
+import app.hodegon.core.practice.Forecast;
 import app.hodegon.core.swing.Identified;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
@@ -32,6 +35,7 @@ public record PlanView(
     /**
      * @param gate null where preparing is done or not
      * @param chance of being through by the next lesson, 0 to 1; null without a gate or where none was forecast
+     * @param likelyOn the day on which half of such students are through; null where that is not before the next lesson
      */
     public record StepView(
             @NotNull String rung,
@@ -39,10 +43,41 @@ public record PlanView(
             @NotNull String drill,
             GateView gate,
             @NotNull String why,
-            Double chance) {}
+            Double chance,
+            LocalDate likelyOn) {
+
+        StepId id() {
+            return new StepId(Identified.of(Fault.class, fault), Identified.of(Rung.class, rung));
+        }
+
+        /** The step as the core forecasts it. */
+        Plan.Step toStep() {
+            return new Plan.Step(
+                    id().rung(), id().fault(), drill, Optional.ofNullable(gate).map(GateView::toGate), why);
+        }
+
+        StepView with(Forecast.Outlook outlook) {
+            return new StepView(
+                    rung,
+                    fault,
+                    drill,
+                    gate,
+                    why,
+                    outlook.chance(),
+                    outlook.likelyOn().orElse(null));
+        }
+    }
 
     public record GateView(
-            @NotNull int good, @NotNull int of, @NotNull int days) {}
+            @NotNull int good,
+            @NotNull int of,
+            @NotNull int days,
+            @NotNull boolean coachSigns) {
+
+        private Gate toGate() {
+            return new Gate(good, of, days, coachSigns);
+        }
+    }
 
     public record DayView(
             @NotNull LocalDate date,
@@ -118,23 +153,16 @@ public record PlanView(
     }
 
     /**
-     * @param chances per step of the route that has a gate
+     * @param outlooks per step of the route that has a gate
      * @param behind days of the running plan that stay as they were
      */
-    static PlanView of(Plan plan, Map<Plan.Step, Double> chances, Double expectedGates, List<DayView> behind) {
+    static PlanView of(
+            Plan plan, Map<Plan.Step, Forecast.Outlook> outlooks, Double expectedGates, List<DayView> behind) {
         List<DayView> days = Stream.concat(behind.stream(), plan.days().stream().map(PlanView::day))
                 .toList();
         List<BlockView> past = behind.stream().flatMap(d -> d.blocks().stream()).toList();
         return new PlanView(
-                plan.route().stream()
-                        .map(s -> new StepView(
-                                s.rung().id(),
-                                s.fault().id(),
-                                s.drill(),
-                                s.gate().map(PlanView::gate).orElse(null),
-                                s.why(),
-                                chances.get(s)))
-                        .toList(),
+                plan.route().stream().map(s -> step(s, outlooks.get(s))).toList(),
                 days,
                 new TotalsView(
                         plan.totals().reps()
@@ -158,8 +186,46 @@ public record PlanView(
                         .toList());
     }
 
+    private static StepView step(Plan.Step step, Forecast.Outlook outlook) {
+        StepView view = new StepView(
+                step.rung().id(),
+                step.fault().id(),
+                step.drill(),
+                step.gate().map(PlanView::gate).orElse(null),
+                step.why(),
+                null,
+                null);
+        return outlook == null ? view : view.with(outlook);
+    }
+
+    /** The plan as the core forecasts it: route and days, and nothing of the rest. */
+    Plan toPlan() {
+        return new Plan(
+                route.stream().map(StepView::toStep).toList(),
+                days.stream().map(DayView::toDay).toList(),
+                new Plan.Totals(0, 0, 0, 0),
+                List.of(),
+                List.of(),
+                List.of(),
+                List.of());
+    }
+
+    PlanView with(Map<Plan.Step, Forecast.Outlook> outlooks) {
+        return new PlanView(
+                route.stream()
+                        .map(s -> outlooks.containsKey(s.toStep()) ? s.with(outlooks.get(s.toStep())) : s)
+                        .toList(),
+                days,
+                totals,
+                expectedGates,
+                kit,
+                leftOut,
+                cautions,
+                warnings);
+    }
+
     private static GateView gate(Gate gate) {
-        return new GateView(gate.good(), gate.of(), gate.days());
+        return new GateView(gate.good(), gate.of(), gate.days(), gate.coachSigns());
     }
 
     private static DayView day(Plan.Day day) {

@@ -12,10 +12,10 @@ import app.hodegon.core.plan.Planner;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.practice.Forecast;
-import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
+import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
@@ -24,6 +24,7 @@ import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.student.Students;
 import java.time.Clock;
@@ -33,27 +34,46 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
+import java.util.function.UnaryOperator;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** Plans of lessons: drafted, edited, handed over, laid again. */
 @Service
 public class Plans {
 
+    private static final double SMALLER = 0.6;
+
+    /** Practice from so many days back tells where a student stands. */
+    private static final int MEMORY = 90;
+
     private final PlanRepository plans;
     private final Lessons lessons;
     private final Students students;
     private final PracticeLog practice;
     private final Drills drills;
+    private final StudentGates gates;
+    private final ApplicationEventPublisher events;
     private final Clock clock;
 
-    Plans(PlanRepository plans, Lessons lessons, Students students, PracticeLog practice, Drills drills, Clock clock) {
+    Plans(
+            PlanRepository plans,
+            Lessons lessons,
+            Students students,
+            PracticeLog practice,
+            Drills drills,
+            StudentGates gates,
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.plans = plans;
         this.lessons = lessons;
         this.students = students;
         this.practice = practice;
         this.drills = drills;
+        this.gates = gates;
+        this.events = events;
         this.clock = clock;
     }
 
@@ -64,18 +84,69 @@ public class Plans {
     @Transactional
     public StoredPlan draft(Account coach, UUID lessonId, PlanTerms terms) {
         StoredLesson lesson = lessons.ofCoach(coach, lessonId);
-        StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        Optional<StoredPlan> running = plans.assignedOfLesson(lessonId);
+        return ofCoach(coach, lay(students.ofCoach(coach, lesson.studentId()), lesson, terms));
+    }
+
+    private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
+        Optional<StoredPlan> running = plans.assignedOfLesson(lesson.id());
         PlanRequest request = request(student, lesson, terms, running);
-        DrillLibrary library = drills.of(coach.id());
+        DrillLibrary library = drills.of(student.coachId());
         Planner planner = new Planner(library);
         Plan plan = Invalid.in("edits", () -> planner.plan(request));
         PlanView view = PlanView.of(
                 plan,
-                Forecast.of(plan, student.profile().level(), library),
+                Forecast.of(
+                        plan,
+                        student.profile().level(),
+                        library,
+                        practice.since(student.id(), request.from().minusDays(MEMORY)),
+                        request.from()),
                 planner.expectedGates(request, plan),
                 running.map(r -> r.daysBefore(request.from())).orElse(List.of()));
-        return ofCoach(coach, plans.add(student.id(), lessonId, terms, view));
+        return plans.add(student.id(), lesson.id(), terms, view);
+    }
+
+    /**
+     * Lays what is left of a running plan again from its own terms or others, and hands it over at once; what happened
+     * stays as it was. Nothing is done while the coach has a draft of that lesson open, nor when every day lies behind,
+     * nor when nothing would change.
+     *
+     * @param reason kept with what changed, for coach and student
+     * @param terms from the running plan's terms to the new ones
+     * @return whether the plan changed
+     */
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    public boolean layAgain(UUID planId, String reason, UnaryOperator<PlanTerms> terms) {
+        StoredPlan running = plans.byId(planId).filter(StoredPlan::assigned).orElseThrow(() -> new NotFound("plan"));
+        if (plans.ofLesson(running.lessonId()).filter(p -> !p.assigned()).isPresent()) return false;
+        StoredStudent student = students.byId(running.studentId());
+        PlanTerms changed = terms.apply(running.terms());
+        if (isOver(running, changed)) return false;
+        UUID draft = lay(student, lessons.byId(running.lessonId()), changed);
+        StoredPlan laid = withChanges(plans.byId(draft).orElseThrow(), student.coachId());
+        if (laid.changes().isEmpty()) {
+            plans.drop(draft);
+            return false;
+        }
+        plans.takeOver(planId, laid);
+        plans.remember(planId, running.revision() + 1, reason, laid.changes());
+        events.publishEvent(new StudentChanged(student.id()));
+        return true;
+    }
+
+    /** The same terms with about 60 % of each day's minutes. */
+    PlanTerms smaller(UUID planId, PlanTerms terms) {
+        Week week = terms.week() == null
+                ? students.byId(plans.byId(planId).orElseThrow().studentId())
+                        .profile()
+                        .week()
+                : StudentEntry.week(terms.week());
+        return terms.with(StudentEntry.slots(week.scaled(SMALLER)));
+    }
+
+    /** How often and why a plan was laid again on what the student did, latest first. */
+    public List<Relaid> relaid(UUID planId) {
+        return plans.relaid(planId);
     }
 
     private PlanRequest request(
@@ -100,7 +171,7 @@ public class Plans {
                 profile.kit(),
                 week,
                 profile.shoes(),
-                Ladder.done(practice.checks(student.id())).stream()
+                practice.ladder(student.id()).done().stream()
                         .filter(d -> drills.of(student.coachId()).has(d.drill()))
                         .toList());
         return Invalid.in(
@@ -116,15 +187,17 @@ public class Plans {
                         from,
                         terms.nextLesson(),
                         Set.copyOf(practice.stopped(student.id())),
-                        terms.toEdits().from(from)));
+                        terms.toEdits().from(from).with(gates.of(student.id()))));
     }
 
-    /** Today, or tomorrow when today was practised already; never before the plan begins. */
+    /** Today, or the day after the last one practised; never before the plan begins. */
     private LocalDate firstOpenDay(StoredPlan running, LocalDate from) {
+        LocalDate practised = practice.ofPlan(running.id()).stream()
+                .map(PracticeSession::day)
+                .max(LocalDate::compareTo)
+                .orElse(LocalDate.MIN);
         LocalDate today = LocalDate.now(clock);
-        Set<LocalDate> practised =
-                practice.ofPlan(running.id()).stream().map(PracticeSession::day).collect(Collectors.toSet());
-        LocalDate open = practised.contains(today) ? today.plusDays(1) : today;
+        LocalDate open = practised.isBefore(today) ? today : practised.plusDays(1);
         return open.isAfter(from) ? open : from;
     }
 
@@ -160,12 +233,11 @@ public class Plans {
         StoredPlan plan = ofCoach(coach, id);
         if (plan.assigned()) return plan;
         Optional<StoredPlan> running = plans.assignedOfLesson(plan.lessonId());
-        if (running.isEmpty()) {
-            plans.assign(id);
-            return ofCoach(coach, id);
-        }
-        plans.takeOver(running.get().id(), plan);
-        return ofCoach(coach, running.get().id());
+        UUID handedOver = running.map(StoredPlan::id).orElse(id);
+        if (running.isEmpty()) plans.assign(id);
+        else plans.takeOver(handedOver, plan);
+        events.publishEvent(new StudentChanged(plan.studentId()));
+        return ofCoach(coach, handedOver);
     }
 
     public StoredPlan ofCoach(Account coach, UUID id) {
@@ -176,7 +248,20 @@ public class Plans {
 
     /** The plan made in this lesson: the draft if there is one, else the running one. */
     public Optional<StoredPlan> ofLesson(Account coach, UUID lesson) {
-        return plans.ofLesson(lesson).map(p -> withChanges(p, coach.id()));
+        return plans.ofLesson(lesson).map(p -> withChanges(p, coach.id())).map(this::withOutlook);
+    }
+
+    /** A plan the student has, with the chances as they are after what was practised. */
+    private StoredPlan withOutlook(StoredPlan plan) {
+        if (!plan.assigned()) return plan;
+        StoredStudent student = students.byId(plan.studentId());
+        return plan.with(plan.plan()
+                .with(Forecast.of(
+                        plan.plan().toPlan(),
+                        student.profile().level(),
+                        drills.of(student.coachId()),
+                        practice.since(student.id(), plan.from().minusDays(MEMORY)),
+                        LocalDate.now(clock))));
     }
 
     /** What a draft would change of the plan the student has. */
@@ -197,6 +282,23 @@ public class Plans {
     /** The names of a coach's drills, for texts outside the catalogue. */
     public DrillLibrary library(UUID coach) {
         return drills.of(coach);
+    }
+
+    /** The plan a student has now; the caller has made sure that the student may be seen. */
+    public Optional<StoredPlan> running(UUID student) {
+        return plans.running(student);
+    }
+
+    /**
+     * A lesson that a running plan leads to.
+     *
+     * @param lessonToday the lesson held that day, once it is begun
+     */
+    public record LessonDue(StoredPlan plan, String student, Optional<UUID> lessonToday) {}
+
+    /** The lessons of a coach's day. */
+    public List<LessonDue> lessonsOn(UUID coach, LocalDate day) {
+        return plans.lessonsOn(coach, day);
     }
 
     /** A student's assigned plans, the running one last; the caller has made sure that the student may be seen. */

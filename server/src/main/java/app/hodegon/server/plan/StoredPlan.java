@@ -1,11 +1,15 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.server.plan.PlanView.DayView;
+import app.hodegon.server.plan.PlanView.StepView;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 
 /**
  * A plan as stored and as shown.
@@ -33,6 +37,17 @@ public record StoredPlan(
 
     List<DayView> daysBefore(LocalDate date) {
         return plan.days().stream().filter(d -> d.date().isBefore(date)).toList();
+    }
+
+    StoredPlan with(PlanView other) {
+        return new StoredPlan(id, studentId, lessonId, from, nextLesson, assigned, revision, terms, changes, other);
+    }
+
+    /** The day on which each gate was likely when the plan was laid. */
+    public Map<StepId, LocalDate> likelyOn() {
+        return plan.route().stream()
+                .filter(s -> s.likelyOn() != null)
+                .collect(Collectors.toMap(StepView::id, StepView::likelyOn));
     }
 
     StoredPlan withChanges(List<String> said) {

@@ -1,6 +1,7 @@
 package app.hodegon.server.practice;
 
 import app.hodegon.server.account.Account;
+import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.student.Students;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
@@ -21,10 +22,12 @@ class PracticeController {
 
     private final PracticeLog practice;
     private final Students students;
+    private final StudentGates gates;
 
-    PracticeController(PracticeLog practice, Students students) {
+    PracticeController(PracticeLog practice, Students students, StudentGates gates) {
         this.practice = practice;
         this.students = students;
+        this.gates = gates;
     }
 
     /**
@@ -44,8 +47,7 @@ class PracticeController {
         java.util.Collections.reverse(latestFirst);
         return new PracticeView(
                 latestFirst.stream().map(PracticeSessionView::of).toList(),
-                RungStanding.of(
-                        sessions.stream().flatMap(s -> s.checks().stream()).toList()),
+                RungStanding.of(practice.checks(studentId), gates.of(studentId)),
                 practice.stopped(studentId));
     }
 

@@ -3,11 +3,18 @@ package app.hodegon.server.practice;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.DrillRecord;
+import app.hodegon.core.practice.Ladder;
+import app.hodegon.core.practice.Pain;
 import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.NotFound;
+import app.hodegon.server.student.StudentChanged;
+import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -16,9 +23,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class PracticeLog {
 
     private final PracticeRepository practice;
+    private final StudentGates gates;
+    private final ApplicationEventPublisher events;
 
-    PracticeLog(PracticeRepository practice) {
+    PracticeLog(PracticeRepository practice, StudentGates gates, ApplicationEventPublisher events) {
         this.practice = practice;
+        this.gates = gates;
+        this.events = events;
     }
 
     /** All sessions of a student, oldest first. */
@@ -32,9 +43,27 @@ public class PracticeLog {
 
     /** All check sets of a student, in the order done. */
     public List<CheckSet> checks(UUID student) {
-        return practice.ofStudent(student).stream()
-                .flatMap(s -> s.checks().stream())
-                .toList();
+        return practice.checks(student);
+    }
+
+    /** Where a student stands on every rung tried. */
+    public Ladder ladder(UUID student) {
+        return Ladder.of(checks(student), gates.of(student));
+    }
+
+    /** All sessions from that day on, oldest first. */
+    public List<PracticeSession> since(UUID student, LocalDate day) {
+        return practice.since(student, day);
+    }
+
+    /** Sessions whose note the coach has not read. */
+    public Set<UUID> unread(UUID student) {
+        return practice.unread(student);
+    }
+
+    /** Drills stopped for pain, and since when. */
+    public Map<String, LocalDate> stops(UUID student) {
+        return practice.stops(student);
     }
 
     /** How a drill has gone for a coach's students. */
@@ -48,14 +77,30 @@ public class PracticeLog {
         practice.owner(session.id()).filter(owner -> !owner.equals(student)).ifPresent(other -> {
             throw new NotFound("practice session");
         });
+        boolean finishes = session.finished() && !practice.isFinished(session.id());
+        List<String> stopped = restore(student, flags, plan, session);
+        if (finishes) events.publishEvent(new DayPractised(student, plan, session, stopped));
+        events.publishEvent(new StudentChanged(student));
+    }
+
+    /**
+     * Stores what was practised elsewhere, and tells nobody.
+     *
+     * @return drills that it stops
+     */
+    @Transactional
+    public List<String> restore(UUID student, Set<Joint> flags, UUID plan, PracticeSession session) {
         practice.put(student, plan, session);
-        session.pain().filter(p -> p.stopsDrill(flags)).ifPresent(p -> practice.stop(student, p.drill(), session.id()));
+        return session.pain().filter(p -> p.stopsDrill(flags)).map(Pain::drill).stream()
+                .filter(drill -> practice.stop(student, drill, session.id()))
+                .toList();
     }
 
     /** Forgets a session and what it stopped; one that is not there is no error. */
     @Transactional
-    public void remove(UUID session) {
+    public void remove(UUID student, UUID session) {
         practice.remove(session);
+        events.publishEvent(new StudentChanged(student));
     }
 
     /** Drills stopped for pain until the coach lifts them. */
@@ -66,5 +111,6 @@ public class PracticeLog {
     @Transactional
     public void lift(UUID student, String drill) {
         if (practice.lift(student, drill) == 0) throw new NotFound("stopped drill");
+        events.publishEvent(new StudentChanged(student));
     }
 }

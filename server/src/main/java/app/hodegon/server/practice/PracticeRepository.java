@@ -5,6 +5,8 @@ import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.impl.DSL.length;
+import static org.jooq.impl.DSL.min;
 import static org.jooq.impl.DSL.multiset;
 import static org.jooq.impl.DSL.select;
 
@@ -13,6 +15,7 @@ import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.practice.BlockResult;
+import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Feel;
 import app.hodegon.core.practice.Pain;
 import app.hodegon.core.practice.PracticeSession;
@@ -23,12 +26,14 @@ import app.hodegon.server.db.tables.records.PracticeBlockRecord;
 import app.hodegon.server.db.tables.records.PracticeSessionRecord;
 import app.hodegon.server.db.tables.records.PracticeShotRecord;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
@@ -49,6 +54,57 @@ class PracticeRepository {
 
     List<PracticeSession> ofStudent(UUID student) {
         return fetch(PRACTICE_SESSION.STUDENT_ID.eq(student));
+    }
+
+    List<PracticeSession> since(UUID student, LocalDate day) {
+        return fetch(PRACTICE_SESSION.STUDENT_ID.eq(student).and(PRACTICE_SESSION.PRACTICE_DAY.ge(day)));
+    }
+
+    /** All full check sets of a student, in the order done. */
+    List<CheckSet> checks(UUID student) {
+        return db.select(
+                        PRACTICE_SESSION.PRACTICE_DAY,
+                        PRACTICE_SESSION.FEEL,
+                        PRACTICE_BLOCK.FAULT,
+                        PRACTICE_BLOCK.DRILL,
+                        PRACTICE_BLOCK.RUNG,
+                        PRACTICE_BLOCK.MARKS)
+                .from(PRACTICE_SESSION)
+                .join(PRACTICE_BLOCK)
+                .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
+                .where(PRACTICE_SESSION.STUDENT_ID.eq(student))
+                .and(PRACTICE_BLOCK.KIND.eq("check"))
+                .and(length(PRACTICE_BLOCK.MARKS).ge(CheckSet.REPS))
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT, PRACTICE_BLOCK.BLOCK)
+                .fetch(row -> new CheckSet(
+                        row.value1(),
+                        Identified.of(Fault.class, row.value3()),
+                        row.value4(),
+                        Identified.of(Rung.class, row.value5()),
+                        (int) row.value6().chars().filter(c -> c == '+').count(),
+                        row.value6().length(),
+                        Optional.ofNullable(row.value2()).map(Feel::new)));
+    }
+
+    boolean isFinished(UUID session) {
+        return db.fetchExists(PRACTICE_SESSION, PRACTICE_SESSION.ID.eq(session).and(PRACTICE_SESSION.FINISHED));
+    }
+
+    Set<UUID> unread(UUID student) {
+        return db.select(PRACTICE_SESSION.ID)
+                .from(PRACTICE_SESSION)
+                .where(PRACTICE_SESSION.STUDENT_ID.eq(student))
+                .and(PRACTICE_SESSION.NOTE.ne(""))
+                .and(PRACTICE_SESSION.NOTE_READ_AT.isNull())
+                .fetchSet(PRACTICE_SESSION.ID);
+    }
+
+    Map<String, LocalDate> stops(UUID student) {
+        return db.select(DRILL_STOP.DRILL, min(DRILL_STOP.SINCE))
+                .from(DRILL_STOP)
+                .where(DRILL_STOP.STUDENT_ID.eq(student).and(DRILL_STOP.LIFTED_AT.isNull()))
+                .groupBy(DRILL_STOP.DRILL)
+                .fetchMap(row -> row.value1(), row -> row.value2().toLocalDate());
     }
 
     List<PracticeSession> ofPlan(UUID plan) {
@@ -136,6 +192,11 @@ class PracticeRepository {
         row.setNote(session.note());
         row.setFinished(session.finished());
         row.setUpdatedAt(OffsetDateTime.now(clock));
+        // A note that changed is to be read again; else what the coach did with it stays.
+        row.setNoteReadAt(db.select(PRACTICE_SESSION.NOTE_READ_AT)
+                .from(PRACTICE_SESSION)
+                .where(PRACTICE_SESSION.ID.eq(session.id()).and(PRACTICE_SESSION.NOTE.eq(session.note())))
+                .fetchOne(PRACTICE_SESSION.NOTE_READ_AT));
         db.mergeInto(PRACTICE_SESSION)
                 .columns(PRACTICE_SESSION.fields())
                 .key(PRACTICE_SESSION.ID)
@@ -172,14 +233,16 @@ class PracticeRepository {
         db.deleteFrom(PRACTICE_SESSION).where(PRACTICE_SESSION.ID.eq(session)).execute();
     }
 
-    void stop(UUID student, String drill, UUID session) {
-        db.insertInto(DRILL_STOP)
-                .set(DRILL_STOP.STUDENT_ID, student)
-                .set(DRILL_STOP.DRILL, drill)
-                .set(DRILL_STOP.SESSION_ID, session)
-                .set(DRILL_STOP.SINCE, OffsetDateTime.now(clock))
-                .onConflictDoNothing()
-                .execute();
+    /** Whether the drill was not stopped by this session already. */
+    boolean stop(UUID student, String drill, UUID session) {
+        return db.insertInto(DRILL_STOP)
+                        .set(DRILL_STOP.STUDENT_ID, student)
+                        .set(DRILL_STOP.DRILL, drill)
+                        .set(DRILL_STOP.SESSION_ID, session)
+                        .set(DRILL_STOP.SINCE, OffsetDateTime.now(clock))
+                        .onConflictDoNothing()
+                        .execute()
+                == 1;
     }
 
     List<String> stopped(UUID student) {

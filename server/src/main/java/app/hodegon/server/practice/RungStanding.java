@@ -1,6 +1,6 @@
 package app.hodegon.server.practice;
 
-import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Gates;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.Standing;
@@ -27,15 +27,18 @@ public record RungStanding(
             @NotNull int of) {}
 
     /** One line per rung that was checked, in the order first checked. */
-    public static List<RungStanding> of(List<CheckSet> checks) {
-        return Ladder.byRung(checks).entrySet().stream()
+    public static List<RungStanding> of(List<CheckSet> checks, Gates gates) {
+        return Ladder.of(checks, gates).rungs().entrySet().stream()
                 .map(e -> new RungStanding(
                         e.getKey().fault().id(),
                         e.getKey().rung().id(),
-                        e.getValue().get(e.getValue().size() - 1).drill(),
-                        Standing.of(Gate.STANDARD, e.getValue()).id(),
-                        Standing.say(Gate.STANDARD, e.getValue()),
-                        e.getValue().stream()
+                        e.getValue().last().drill(),
+                        e.getValue().standing().id(),
+                        Standing.say(
+                                gates.of(e.getKey()),
+                                e.getValue().last(),
+                                e.getValue().standing()),
+                        e.getValue().all().stream()
                                 .map(c -> new SetView(c.on(), c.good(), c.of()))
                                 .toList()))
                 .toList();

@@ -13,6 +13,7 @@ import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.approach.Approaches;
+import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.PlanView;
@@ -46,15 +47,23 @@ class ProgressService {
     private final Lessons lessons;
     private final Plans plans;
     private final PracticeLog practice;
+    private final StudentGates gates;
     private final Students students;
     private final Approaches approaches;
     private final Clock clock;
 
     ProgressService(
-            Lessons lessons, Plans plans, PracticeLog practice, Students students, Approaches approaches, Clock clock) {
+            Lessons lessons,
+            Plans plans,
+            PracticeLog practice,
+            StudentGates gates,
+            Students students,
+            Approaches approaches,
+            Clock clock) {
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
+        this.gates = gates;
         this.students = students;
         this.approaches = approaches;
         this.clock = clock;
@@ -73,9 +82,11 @@ class ProgressService {
         return new ProgressView(
                 then.heldOn(),
                 plan.map(p -> done(p, now.heldOn())).orElse(null),
-                plan.map(p -> RungStanding.of(practice.ofPlan(p.id()).stream()
-                                .flatMap(s -> s.checks().stream())
-                                .toList()))
+                plan.map(p -> RungStanding.of(
+                                practice.ofPlan(p.id()).stream()
+                                        .flatMap(s -> s.checks().stream())
+                                        .toList(),
+                                gates.of(now.studentId())))
                         .orElse(List.of()),
                 changes(then, now, reading(coach, now.studentId())));
     }

@@ -95,12 +95,16 @@ public record StudentEntry(
         return day.name().substring(0, 3).toLowerCase(Locale.ROOT);
     }
 
-    public static StudentEntry of(String name, String complaint, String units, Student profile) {
-        Map<String, SlotEntry> week = new LinkedHashMap<>();
-        profile.week()
-                .slots()
-                .forEach((day, slot) -> week.put(
+    /** A week as it goes over the wire. */
+    public static Map<String, SlotEntry> slots(Week week) {
+        Map<String, SlotEntry> slots = new LinkedHashMap<>();
+        week.slots()
+                .forEach((day, slot) -> slots.put(
                         id(day), new SlotEntry(slot.minutes(), slot.place().id())));
+        return slots;
+    }
+
+    public static StudentEntry of(String name, String complaint, String units, Student profile) {
         return new StudentEntry(
                 name,
                 profile.hand().id(),
@@ -111,6 +115,6 @@ public record StudentEntry(
                 complaint,
                 profile.flags().stream().map(Joint::id).sorted().toList(),
                 profile.kit().stream().sorted().map(Equipment::id).toList(),
-                week);
+                slots(profile.week()));
     }
 }

@@ -47,6 +47,11 @@ public class Students {
         return students.ofCoach(coach.id(), id).orElseThrow(() -> new NotFound("student"));
     }
 
+    /** A student whom the caller may see. */
+    public StoredStudent byId(UUID id) {
+        return students.byId(id).orElseThrow(() -> new NotFound("student"));
+    }
+
     /** The student who is signed in. */
     public StoredStudent self(Account account) {
         return students.ofAccount(account.id()).orElseThrow(() -> new NotFound("student"));

@@ -1,0 +1,192 @@
+package app.hodegon.core.practice;
+
+import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Gates;
+import app.hodegon.core.plan.Words;
+import app.hodegon.core.swing.Identified;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.Collectors;
+
+/**
+ * Something about a student that wants the coach.
+ *
+ * @param key tells it from others of its kind; the same as long as nothing new has happened
+ * @param from the day from which it holds; may lie ahead, for a day that comes without practice
+ * @param subject the drill of a pain, the rung of a gate, the session of a note
+ * @param reason in a sentence for the coach
+ */
+public record Attention(Kind kind, String key, LocalDate from, Subject subject, String reason) {
+
+    /** Most urgent first. */
+    public enum Kind implements Identified {
+        PAIN("pain"),
+        LOST("lost"),
+        STUCK("stuck"),
+        ABSENT("absent"),
+        GATE_WAITS("gate-waits"),
+        PLAN_OVER("plan-over"),
+        NOTE("note");
+
+        private final String id;
+
+        Kind(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public String id() {
+            return id;
+        }
+    }
+
+    /** What it is about; empty parts do not apply. */
+    public record Subject(Optional<String> drill, Optional<StepId> step, Optional<UUID> session) {
+        static final Subject NONE = new Subject(Optional.empty(), Optional.empty(), Optional.empty());
+
+        static Subject of(String drill) {
+            return new Subject(Optional.of(drill), Optional.empty(), Optional.empty());
+        }
+
+        static Subject of(StepId step) {
+            return new Subject(Optional.empty(), Optional.of(step), Optional.empty());
+        }
+
+        static Subject of(UUID session) {
+            return new Subject(Optional.empty(), Optional.empty(), Optional.of(session));
+        }
+    }
+
+    /** Check sets past the day on which a gate was likely. */
+    private static final int STUCK_AFTER = 3;
+
+    /** Planned days in a row without practice. */
+    private static final int ABSENT_AFTER = 3;
+
+    /**
+     * What is known about a student between two lessons.
+     *
+     * @param days planned days of the running plan, in order
+     * @param nextLesson when the running plan ends; empty without one
+     * @param likelyOn the day on which each gate was likely when the plan was made
+     * @param practice all sessions, oldest first
+     * @param stopped drills stopped for pain, and since when
+     * @param unanswered sessions whose note the coach has not read
+     */
+    public record Situation(
+            List<LocalDate> days,
+            Optional<LocalDate> nextLesson,
+            Map<StepId, LocalDate> likelyOn,
+            List<PracticeSession> practice,
+            Map<String, LocalDate> stopped,
+            Set<UUID> unanswered,
+            Gates gates) {}
+
+    /** Everything that wants the coach, or will on a day to come if nothing happens; most urgent first. */
+    public static List<Attention> of(Situation now) {
+        List<Attention> all = new ArrayList<>();
+        now.stopped().forEach((drill, since) -> all.add(pain(now, drill, since)));
+        Ladder ladder = Ladder.of(
+                now.practice().stream().flatMap(s -> s.checks().stream()).toList(), now.gates());
+        ladder.rungs().forEach((step, state) -> {
+            LocalDate last = state.last().on();
+            if (state.standing() == Standing.STEP_BACK) {
+                all.add(about(Kind.LOST, step, last, lost(state)));
+            }
+            if (state.standing() == Standing.WAITS) {
+                all.add(about(
+                        Kind.GATE_WAITS,
+                        step,
+                        last,
+                        "The reps on " + label(step) + " are there; the gate waits for your word."));
+            }
+            if (state.standing() == Standing.STAY) stuck(now, step, state).ifPresent(all::add);
+        });
+        absent(now).ifPresent(all::add);
+        now.nextLesson()
+                .ifPresent(on -> all.add(new Attention(
+                        Kind.PLAN_OVER,
+                        on.toString(),
+                        on.plusDays(1),
+                        Subject.NONE,
+                        "The plan ended and no lesson followed.")));
+        now.practice().stream()
+                .filter(s -> now.unanswered().contains(s.id()))
+                .forEach(s -> all.add(new Attention(
+                        Kind.NOTE, s.id().toString(), s.day(), Subject.of(s.id()), "“" + s.note() + "”")));
+        all.sort((a, b) -> a.kind().compareTo(b.kind()));
+        return List.copyOf(all);
+    }
+
+    private static Attention pain(Situation now, String drill, LocalDate since) {
+        String where = now.practice().stream()
+                .flatMap(s -> s.pain().stream())
+                .filter(p -> p.drill().equals(drill))
+                .reduce((earlier, later) -> later)
+                .map(p -> "Pain " + p.score() + " of 10, " + p.where().label().toLowerCase() + ": ")
+                .orElse("");
+        return new Attention(
+                Kind.PAIN,
+                drill + " " + since,
+                since,
+                Subject.of(drill),
+                where + "the drill is stopped until you lift it.");
+    }
+
+    private static String lost(Ladder.RungState state) {
+        List<CheckSet> sets = state.all();
+        String scores = sets.subList(Math.max(0, sets.size() - 2), sets.size()).stream()
+                .map(s -> s.good() + " of " + s.of())
+                .collect(Collectors.joining(" and "));
+        CheckSet last = state.last();
+        return "Lost twice running on " + label(new StepId(last.fault(), last.rung())) + ": " + scores + ".";
+    }
+
+    private static Optional<Attention> stuck(Situation now, StepId step, Ladder.RungState state) {
+        LocalDate likely = now.likelyOn().get(step);
+        if (likely == null) return Optional.empty();
+        List<CheckSet> late =
+                state.counting().stream().filter(s -> s.on().isAfter(likely)).toList();
+        if (late.size() < STUCK_AFTER) return Optional.empty();
+        return Optional.of(about(
+                Kind.STUCK,
+                step,
+                late.get(STUCK_AFTER - 1).on(),
+                "%s is still open after %d check sets past the day it was likely (%s)."
+                        .formatted(capitalised(label(step)), late.size(), Words.day(likely))));
+    }
+
+    private static Optional<Attention> absent(Situation now) {
+        LocalDate last = now.practice().isEmpty()
+                ? LocalDate.MIN
+                : now.practice().get(now.practice().size() - 1).day();
+        List<LocalDate> missed =
+                now.days().stream().filter(d -> d.isAfter(last)).toList();
+        if (missed.size() < ABSENT_AFTER) return Optional.empty();
+        LocalDate third = missed.get(ABSENT_AFTER - 1);
+        return Optional.of(new Attention(
+                Kind.ABSENT,
+                missed.get(0).toString(),
+                third.plusDays(1),
+                Subject.NONE,
+                "No practice on three planned days, from " + Words.day(missed.get(0)) + " on."));
+    }
+
+    private static Attention about(Kind kind, StepId step, LocalDate from, String reason) {
+        return new Attention(
+                kind, step.fault().id() + " " + step.rung().id() + " " + from, from, Subject.of(step), reason);
+    }
+
+    private static String label(StepId step) {
+        return step.rung().label().toLowerCase();
+    }
+
+    private static String capitalised(String text) {
+        return Character.toUpperCase(text.charAt(0)) + text.substring(1);
+    }
+}

@@ -1,0 +1,31 @@
+package app.hodegon.core.practice;
+
+import java.util.ArrayList;
+import java.util.List;
+
+/** Why what is left of a plan is laid again after a day of practice. */
+public final class LayAgain {
+
+    private LayAgain() {}
+
+    /**
+     * In sentences; empty when the plan may stay as it is.
+     *
+     * @param stopped names of drills that this day stopped for pain
+     * @param missed planned days without practice since the day practised before
+     */
+    public static List<String> reasons(Ladder before, Ladder after, List<String> stopped, int missed) {
+        List<String> reasons = new ArrayList<>();
+        after.rungs().forEach((step, state) -> {
+            Standing was = before.on(step).map(Ladder.RungState::standing).orElse(Standing.STAY);
+            if (state.standing() == was) return;
+            if (state.standing() == Standing.PASSED) reasons.add(step.rung().label() + " was passed.");
+            if (state.standing() == Standing.STEP_BACK) {
+                reasons.add(step.rung().label() + " was too high for now: a step back.");
+            }
+        });
+        stopped.forEach(drill -> reasons.add(drill + " was stopped for pain."));
+        if (missed > 0) reasons.add(missed == 1 ? "A planned day was missed." : missed + " planned days were missed.");
+        return List.copyOf(reasons);
+    }
+}

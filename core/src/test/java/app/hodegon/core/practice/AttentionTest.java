@@ -1,0 +1,116 @@
+package app.hodegon.core.practice;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Gates;
+import app.hodegon.core.plan.Plan;
+import app.hodegon.core.practice.Attention.Kind;
+import app.hodegon.core.practice.Attention.Situation;
+import app.hodegon.core.swing.Tally;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.junit.jupiter.api.Test;
+
+class AttentionTest {
+
+    private static final LocalDate DAY = LocalDate.of(2026, 12, 1);
+    private static final StepId FEEL = new StepId(Fault.SWAY, Rung.FEEL);
+    private static final List<LocalDate> DAYS =
+            IntStream.range(0, 10).mapToObj(DAY::plusDays).toList();
+
+    private static PracticeSession session(int day, int good, Optional<Pain> pain, String note) {
+        String marks = "+".repeat(good) + "-".repeat(10 - good);
+        return new PracticeSession(
+                new UUID(0, day),
+                DAY.plusDays(day),
+                List.of(new BlockResult(0, Fault.SWAY, "disc-turn", Rung.FEEL, Plan.Kind.CHECK, marks)),
+                Optional.of(new Feel(4)),
+                pain,
+                Tally.EMPTY,
+                note,
+                true);
+    }
+
+    private static PracticeSession scored(int day, int good) {
+        return session(day, good, Optional.empty(), "");
+    }
+
+    private static List<Attention> of(Gates gates, PracticeSession... practice) {
+        return Attention.of(new Situation(
+                DAYS,
+                Optional.of(DAY.plusDays(10)),
+                Map.of(FEEL, DAY.plusDays(2)),
+                List.of(practice),
+                Map.of(),
+                Set.of(),
+                gates));
+    }
+
+    private static List<Kind> kinds(List<Attention> all, int day) {
+        return all.stream()
+                .filter(a -> !a.from().isAfter(DAY.plusDays(day)))
+                .map(Attention::kind)
+                .toList();
+    }
+
+    @Test
+    void threePlannedDaysWithoutPracticeAreSeenOnTheFourth() {
+        List<Attention> nothing = of(Gates.STANDARD);
+        assertThat(kinds(nothing, 2)).isEmpty();
+        assertThat(kinds(nothing, 3)).containsExactly(Kind.ABSENT);
+        assertThat(kinds(nothing, 11)).containsExactly(Kind.ABSENT, Kind.PLAN_OVER);
+        assertThat(kinds(of(Gates.STANDARD, scored(2, 6)), 5)).isEmpty();
+        assertThat(kinds(of(Gates.STANDARD, scored(2, 6)), 6)).containsExactly(Kind.ABSENT);
+        assertThat(nothing.get(0).reason()).contains("Tuesday 1 December");
+    }
+
+    @Test
+    void twoPoorChecksRunningAreLostAndAGoodOneSettlesIt() {
+        assertThat(kinds(of(Gates.STANDARD, scored(0, 4), scored(1, 3)), 1)).containsExactly(Kind.LOST);
+        assertThat(of(Gates.STANDARD, scored(0, 4), scored(1, 3)).get(0).reason())
+                .contains("4 of 10 and 3 of 10");
+        assertThat(kinds(of(Gates.STANDARD, scored(0, 4), scored(1, 3), scored(2, 8)), 2))
+                .isEmpty();
+    }
+
+    @Test
+    void threeChecksPastTheLikelyDayAreStuck() {
+        PracticeSession[] six = {scored(1, 7), scored(3, 7), scored(4, 7)};
+        assertThat(kinds(of(Gates.STANDARD, six), 4)).isEmpty();
+        assertThat(kinds(of(Gates.STANDARD, scored(1, 7), scored(3, 7), scored(4, 7), scored(5, 6)), 5))
+                .containsExactly(Kind.STUCK);
+    }
+
+    @Test
+    void aGateTheCoachSignsWaits() {
+        Gates signs = new Gates(Map.of(FEEL, Gate.set(8, true)));
+        assertThat(kinds(of(signs, scored(0, 8), scored(1, 9)), 1)).containsExactly(Kind.GATE_WAITS);
+        assertThat(kinds(of(Gates.STANDARD, scored(0, 8), scored(1, 9)), 1)).isEmpty();
+    }
+
+    @Test
+    void painComesFirstAndANoteLast() {
+        PracticeSession sore = session(0, 6, Optional.of(new Pain(Joint.KNEE, 4, "disc-turn")), "It pulled.");
+        List<Attention> all = Attention.of(new Situation(
+                DAYS,
+                Optional.empty(),
+                Map.of(),
+                List.of(sore),
+                Map.of("disc-turn", DAY),
+                Set.of(sore.id()),
+                Gates.STANDARD));
+        assertThat(kinds(all, 9)).containsExactly(Kind.PAIN, Kind.ABSENT, Kind.NOTE);
+        assertThat(all.get(0).reason()).startsWith("Pain 4 of 10, knee");
+        assertThat(all.get(2).reason()).isEqualTo("“It pulled.”");
+    }
+}

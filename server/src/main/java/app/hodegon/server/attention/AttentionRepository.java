@@ -1,0 +1,89 @@
+package app.hodegon.server.attention;
+
+import static app.hodegon.server.db.Tables.ATTENTION;
+import static app.hodegon.server.db.Tables.STUDENT;
+
+import app.hodegon.core.practice.Attention;
+import app.hodegon.server.db.tables.records.AttentionRecord;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class AttentionRepository {
+
+    private static final int LONGEST_REASON = 1200;
+
+    private final DSLContext db;
+    private final Clock clock;
+
+    AttentionRepository(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    /** Replaces what is known of a student; what the coach has seen already stays seen. */
+    void replace(UUID student, List<Attention> all) {
+        Map<String, OffsetDateTime> seen = db.selectFrom(ATTENTION)
+                .where(ATTENTION.STUDENT_ID.eq(student).and(ATTENTION.SEEN_AT.isNotNull()))
+                .fetchMap(row -> row.getKind() + row.getSubjectKey(), AttentionRecord::getSeenAt);
+        db.deleteFrom(ATTENTION).where(ATTENTION.STUDENT_ID.eq(student)).execute();
+        db.batchInsert(all.stream()
+                        .map(a -> new AttentionRecord(
+                                student,
+                                a.kind().id(),
+                                a.key(),
+                                (short) a.kind().ordinal(),
+                                a.from(),
+                                a.subject().drill().orElse(null),
+                                a.subject().step().map(s -> s.fault().id()).orElse(null),
+                                a.subject().step().map(s -> s.rung().id()).orElse(null),
+                                a.subject().session().orElse(null),
+                                a.reason()
+                                        .substring(
+                                                0,
+                                                Math.min(
+                                                        LONGEST_REASON,
+                                                        a.reason().length())),
+                                seen.get(a.kind().id() + a.key())))
+                        .toList())
+                .execute();
+    }
+
+    /** What wants this coach on that day, most urgent first, the longest waiting first among equals. */
+    List<AttentionView> due(UUID coach, LocalDate today) {
+        return db.select(ATTENTION, STUDENT.NAME)
+                .from(ATTENTION)
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
+                .where(STUDENT.COACH_ID.eq(coach))
+                .and(ATTENTION.HOLDS_FROM.le(today))
+                .and(ATTENTION.SEEN_AT.isNull())
+                .orderBy(ATTENTION.URGENCY, ATTENTION.HOLDS_FROM, STUDENT.NAME)
+                .fetch(row -> new AttentionView(
+                        row.value1().getStudentId(),
+                        row.value2(),
+                        row.value1().getKind(),
+                        row.value1().getSubjectKey(),
+                        row.value1().getHoldsFrom(),
+                        row.value1().getDrill(),
+                        row.value1().getFault(),
+                        row.value1().getRung(),
+                        row.value1().getSessionId(),
+                        row.value1().getReason()));
+    }
+
+    int see(UUID student, String kind, String key) {
+        return db.update(ATTENTION)
+                .set(ATTENTION.SEEN_AT, OffsetDateTime.now(clock))
+                .where(ATTENTION.STUDENT_ID.eq(student))
+                .and(ATTENTION.KIND.eq(kind))
+                .and(ATTENTION.SUBJECT_KEY.eq(key))
+                .execute();
+    }
+}

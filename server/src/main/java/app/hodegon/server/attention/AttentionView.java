@@ -1,0 +1,26 @@
+package app.hodegon.server.attention;
+
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.util.UUID;
+
+/**
+ * Something that wants the coach, on the wire.
+ *
+ * @param since the day from which it holds
+ * @param drill of a pain
+ * @param fault of a gate
+ * @param rung of a gate
+ * @param session of a note
+ */
+record AttentionView(
+        @NotNull UUID studentId,
+        @NotNull String student,
+        @NotNull String kind,
+        @NotNull String key,
+        @NotNull LocalDate since,
+        String drill,
+        String fault,
+        String rung,
+        UUID session,
+        @NotNull String reason) {}

@@ -1,0 +1,71 @@
+package app.hodegon.server.attention;
+
+import app.hodegon.core.practice.Attention;
+import app.hodegon.core.practice.Attention.Situation;
+import app.hodegon.server.gate.StudentGates;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.plan.PlanView.DayView;
+import app.hodegon.server.plan.Plans;
+import app.hodegon.server.plan.StoredPlan;
+import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.student.StudentChanged;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.springframework.context.event.EventListener;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Keeps what wants the coach up to date: worked out anew within each transaction that writes something of a student's. */
+@Service
+class Attentions {
+
+    /** Practice from so many days before the running plan still counts for its gates. */
+    private static final int MEMORY = 90;
+
+    private final AttentionRepository attentions;
+    private final Plans plans;
+    private final Lessons lessons;
+    private final PracticeLog practice;
+    private final StudentGates gates;
+
+    Attentions(AttentionRepository attentions, Plans plans, Lessons lessons, PracticeLog practice, StudentGates gates) {
+        this.attentions = attentions;
+        this.plans = plans;
+        this.lessons = lessons;
+        this.practice = practice;
+        this.gates = gates;
+    }
+
+    @EventListener
+    @Transactional
+    void on(StudentChanged changed) {
+        attentions.replace(changed.student(), Attention.of(situation(changed.student())));
+    }
+
+    private Situation situation(UUID student) {
+        Optional<StoredPlan> running = plans.running(student);
+        LocalDate since = running.map(StoredPlan::from).orElse(LocalDate.EPOCH).minusDays(MEMORY);
+        Optional<LocalDate> next = running.map(StoredPlan::nextLesson).filter(on -> !lessons.heldSince(student, on));
+        return new Situation(
+                running.map(p -> p.plan().days().stream().map(DayView::date).toList())
+                        .orElse(List.of()),
+                next,
+                running.map(StoredPlan::likelyOn).orElse(Map.of()),
+                practice.since(student, since),
+                practice.stops(student),
+                practice.unread(student),
+                gates.of(student));
+    }
+
+    List<AttentionView> due(UUID coach, LocalDate today) {
+        return attentions.due(coach, today);
+    }
+
+    @Transactional
+    boolean see(UUID student, String kind, String key) {
+        return attentions.see(student, kind, key) == 1;
+    }
+}

@@ -1,0 +1,51 @@
+package app.hodegon.server.gate;
+
+import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Gate;
+import app.hodegon.core.plan.Gates;
+import app.hodegon.server.gate.GateRepository.StoredGate;
+import app.hodegon.server.http.NotFound;
+import app.hodegon.server.student.StudentChanged;
+import java.util.List;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** What passes each rung for a student; the callers have made sure whose student it is. */
+@Service
+public class StudentGates {
+
+    private final GateRepository gates;
+    private final ApplicationEventPublisher events;
+
+    StudentGates(GateRepository gates, ApplicationEventPublisher events) {
+        this.gates = gates;
+        this.events = events;
+    }
+
+    /** A gate the coach has signed asks for no more word. */
+    public Gates of(UUID student) {
+        return new Gates(gates.ofStudent(student).stream()
+                .collect(Collectors.toMap(
+                        StoredGate::step, g -> g.signed() ? g.gate().signed() : g.gate())));
+    }
+
+    List<StoredGate> stored(UUID student) {
+        return gates.ofStudent(student);
+    }
+
+    @Transactional
+    void set(UUID student, StepId step, Gate gate) {
+        gates.set(student, step, gate);
+        events.publishEvent(new StudentChanged(student));
+    }
+
+    @Transactional
+    void sign(UUID student, StepId step) {
+        if (gates.sign(student, step) == 0) throw new NotFound("gate that waits for you");
+        events.publishEvent(new GateSigned(student, step));
+        events.publishEvent(new StudentChanged(student));
+    }
+}

@@ -1,0 +1,6 @@
+package app.hodegon.server.student;
+
+import java.util.UUID;
+
+/** Something of this student's was written; told within the same transaction. */
+public record StudentChanged(UUID student) {}

@@ -1,0 +1,240 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import java.util.List;
+import java.util.UUID;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** From one lesson to the next: what a student's practice does to gates, plan and the coach's list. */
+@OwnServer
+@ExtendWith(RunningServer.class)
+class BetweenLessonsTest {
+
+    private static final String GOOD = "++++++++++";
+    private static final String POOR = "++--------";
+
+    private Client coach;
+    private Client phone;
+    private String student;
+    private String planId;
+
+    @BeforeEach
+    void handOver(Client first, Client second) {
+        coach = first.coach();
+        student = coach.post("/api/students", """
+                        {"name":"Hedda Ostrow","handedness":"right","level":"beginner","ageBand":"adult","shoes":"soft",
+                         "units":"metric","complaint":"","flags":[],"kit":["ball","disc","rod"],
+                         "week":{"mon":{"minutes":20,"place":"home"},"tue":{"minutes":20,"place":"home"},
+                                 "wed":{"minutes":20,"place":"home"},"thu":{"minutes":20,"place":"home"},
+                                 "fri":{"minutes":20,"place":"home"},"sat":{"minutes":20,"place":"home"},
+                                 "sun":{"minutes":20,"place":"home"}}}""").expect(201).body().path("id").asString();
+        JsonNode lesson = coach.post("/api/students/" + student + "/lessons", null)
+                .expect(201)
+                .body();
+        String path = "/api/lessons/" + lesson.path("id").asString();
+        LocalDate today = LocalDate.parse(lesson.path("heldOn").asString());
+        coach.put(path + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"seen often\"}")
+                .expect(200);
+        planId = coach.put(
+                        path + "/plan", "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14)))
+                .expect(200)
+                .body()
+                .path("id")
+                .asString();
+        coach.post("/api/plans/" + planId + "/assignment", null).expect(200);
+        String token = coach.post("/api/students/" + student + "/invitation", null)
+                .expect(201)
+                .body()
+                .path("token")
+                .asString();
+        String mail = UUID.randomUUID() + "@x.example";
+        second.get("/api/session").expect(200);
+        second.post("/api/invitations/" + token, "{\"email\":\"%s\",\"password\":\"long-enough\"}".formatted(mail))
+                .expect(201);
+        phone = second.signIn(mail, "long-enough");
+    }
+
+    private JsonNode days() {
+        return phone.get("/api/me/today").expect(200).body().at("/plan/plan/days");
+    }
+
+    private void nextDay() {
+        coach.post("/api/demo/next-day", null).expect(204);
+    }
+
+    /** Does today's check and sleeps over it. */
+    private void practise(String check) {
+        practise(check, "");
+        nextDay();
+    }
+
+    private void practise(String check, String note) {
+        JsonNode day = phone.get("/api/me/today").expect(200).body().path("day");
+        int block = day.path("blocks").size() - 1;
+        assertThat(day.at("/blocks/" + block + "/kind").asString()).isEqualTo("check");
+        phone.put("/api/me/practice/" + UUID.randomUUID(), """
+                        {"planId":"%s","day":"%s","blocks":[{"block":%d,"marks":"%s"}],"feel":4,"pain":null,
+                         "balls":{"flight":{},"strike":{},"divot":{}},"note":"%s","finished":true}""".formatted(
+                                planId, day.path("date").asString(), block, check, note))
+                .expect(200);
+    }
+
+    private List<String> attention() {
+        return coach.get("/api/day")
+                .expect(200)
+                .body()
+                .path("attention")
+                .valueStream()
+                .filter(a -> a.path("studentId").asString().equals(student))
+                .map(a -> a.path("kind").asString())
+                .toList();
+    }
+
+    private JsonNode laidAgain() {
+        return coach.get("/api/plans/" + planId + "/laid-again").expect(200).body();
+    }
+
+    @Test
+    void aGatePassedEarlyLaysTheRestAgainAndKeepsWhatHappened() {
+        JsonNode before = days();
+        assertThat(before.at("/2/blocks/1/rung").asString()).as("foreseen").isEqualTo("feel");
+        practise(GOOD);
+        assertThat(laidAgain()).isEmpty();
+        practise(GOOD);
+        JsonNode after = days();
+        assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("Feel was passed.");
+        assertThat(laidAgain().at("/0/changes")).isNotEmpty();
+        assertThat(after.get(0)).isEqualTo(before.get(0));
+        assertThat(after.get(1)).isEqualTo(before.get(1));
+        assertThat(after.at("/2/blocks/1/rung").asString()).isEqualTo("rehearse");
+        assertThat(phone.get("/api/me/today").expect(200).body().at("/plan/id").asString())
+                .isEqualTo(planId);
+    }
+
+    @Test
+    void aStepBackOpensTheRungBelowAgain() {
+        practise(GOOD);
+        practise(GOOD);
+        practise(POOR);
+        practise(POOR);
+        assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("Rehearse was too high for now: a step back.");
+        assertThat(days().at("/4/blocks").valueStream().map(b -> b.path("rung").asString()))
+                .doesNotContain("rehearse")
+                .contains("feel");
+    }
+
+    @Test
+    void lostTwiceIsOnTheCoachsListUntilSeen() {
+        practise(POOR);
+        assertThat(attention()).isEmpty();
+        practise(POOR);
+        assertThat(attention()).containsExactly("lost");
+        coach.post("/api/day/seen", "{\"studentId\":\"%s\",\"kind\":\"lost\",\"key\":\"%s\"}".formatted(student, key()))
+                .expect(204);
+        assertThat(attention()).isEmpty();
+        practise(POOR);
+        practise(POOR);
+        assertThat(attention()).as("it happened again").containsExactly("lost");
+    }
+
+    private String key() {
+        return coach.get("/api/day")
+                .expect(200)
+                .body()
+                .path("attention")
+                .valueStream()
+                .filter(a -> a.path("studentId").asString().equals(student))
+                .findFirst()
+                .orElseThrow()
+                .path("key")
+                .asString();
+    }
+
+    @Test
+    void threeDaysMissedAreNoticedWithoutAnybodyWriting() {
+        practise(GOOD);
+        for (int day = 0; day < 3; day++) nextDay();
+        assertThat(attention()).containsExactly("absent");
+        practise(GOOD);
+        assertThat(attention()).isEmpty();
+        assertThat(laidAgain().at("/0/reason").asString()).contains("3 planned days were missed.");
+    }
+
+    @Test
+    void aNoteGoesBackAndForth() {
+        practise(GOOD, "The disc slips on the carpet.");
+        assertThat(attention()).containsExactly("note");
+        String notes = "/api/students/" + student + "/notes";
+        String session = coach.get(notes).expect(200).body().at("/0/session").asString();
+        coach.post(notes + "/" + session + "/answers", "{\"said\":\" \"}").refused(400);
+        coach.post(notes + "/" + session + "/answers", "{\"said\":\"Try it on tiles.\"}")
+                .expect(200);
+        assertThat(attention()).isEmpty();
+        JsonNode seen = phone.get("/api/me/notes").expect(200).body();
+        assertThat(seen.at("/0/answers/0/said").asString()).isEqualTo("Try it on tiles.");
+        phone.post("/api/me/notes/" + session + "/answers", "{\"said\":\"Better, thanks.\"}")
+                .expect(200);
+        assertThat(attention()).containsExactly("note");
+        coach.post(notes + "/" + UUID.randomUUID() + "/answers", "{\"said\":\"x\"}")
+                .refused(404);
+    }
+
+    @Test
+    void aGateThatTheCoachSignsWaitsAndThenOpensTheNextRung() {
+        String gate = "/api/students/" + student + "/gates/sway/feel";
+        coach.put(gate, "{\"good\":5,\"coachSigns\":true}").refused(422);
+        coach.put("/api/students/" + student + "/gates/sway/prepare", "{\"good\":8,\"coachSigns\":true}")
+                .refused(422);
+        coach.put(gate, "{\"good\":7,\"coachSigns\":true}").expect(204);
+        practise(GOOD);
+        practise(GOOD);
+        assertThat(attention()).containsExactly("gate-waits");
+        assertThat(laidAgain()).isEmpty();
+        coach.post(gate + "/signature", null).expect(204);
+        assertThat(attention()).isEmpty();
+        assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("Feel was signed by the coach.");
+        assertThat(coach.get("/api/students/" + student + "/gates")
+                        .expect(200)
+                        .body()
+                        .at("/0/signed")
+                        .asBoolean())
+                .isTrue();
+    }
+
+    @Test
+    void aPlanIsMadeSmallerInOneStep() {
+        int before = minutes();
+        coach.post("/api/plans/" + planId + "/laid-again", "{\"smaller\":true}").expect(200);
+        assertThat(minutes()).isLessThan(before * 3 / 4);
+        coach.post("/api/plans/" + planId + "/laid-again", "{\"smaller\":false}")
+                .refused(409);
+    }
+
+    private int minutes() {
+        return (int) days().valueStream()
+                .mapToDouble(d -> d.path("minutes").asDouble())
+                .sum();
+    }
+
+    @Test
+    void theCoachsDayNamesItsLessonsWithWhatWasDoneAndPainFirst(Client demo) {
+        JsonNode day = demo.coach().get("/api/day").expect(200).body();
+        assertThat(day.path("attention").valueStream().map(a -> a.path("kind").asString()))
+                .first()
+                .isEqualTo("pain");
+        // Days pass until somebody's lesson has come.
+        while (day.path("lessons").isEmpty()) {
+            nextDay();
+            day = demo.get("/api/day").expect(200).body();
+        }
+        JsonNode due = day.at("/lessons/0");
+        assertThat(due.path("daysPlanned").asInt()).isPositive();
+        assertThat(due.path("daysDone").asInt())
+                .isBetween(0, due.path("daysPlanned").asInt());
+    }
+}
