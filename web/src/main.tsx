@@ -22,6 +22,7 @@ const PlanPage = lazy(() => import("./features/plan/PlanPage"));
 const LibraryPage = lazy(() => import("./features/drill/LibraryPage"));
 const DrillFormPage = lazy(() => import("./features/drill/DrillFormPage"));
 const DrillPage = lazy(() => import("./features/drill/DrillPage"));
+const DayPage = lazy(() => import("./features/day/DayPage"));
 const PaperPage = lazy(() => import("./features/practice/PaperPage"));
 const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
@@ -48,6 +49,7 @@ const router = createBrowserRouter([
   {
     element: <OnlyFor role="coach" />,
     children: [
+      { path: "/day", element: <DayPage /> },
       { path: "/students", element: <RosterPage /> },
       { path: "/students/new", element: <StudentFormPage /> },
       { path: "/students/:id", element: <StudentPage /> },

@@ -1,5 +1,6 @@
 import { queryOptions, useQuery } from "@tanstack/react-query";
 import type { DrillSource } from "@/features/drill/drillForm";
+import { moveToday } from "@/ui/dates";
 import { api } from "./client";
 import type { Catalogue, Hand, Lesson, Practice, Progress, RosterLine, Session, StoredPlan } from "./types";
 import type {
@@ -20,7 +21,11 @@ export const queries = {
   session: () =>
     queryOptions({
       queryKey: ["session"],
-      queryFn: () => api.get<Session>("/api/session"),
+      queryFn: async () => {
+        const session = await api.get<Session>("/api/session");
+        moveToday(session.daysAhead);
+        return session;
+      },
       staleTime: Infinity,
     }),
   catalogue: (hand: Hand) =>
@@ -29,6 +34,30 @@ export const queries = {
       queryFn: () => api.get<Catalogue>(`/api/catalogue?hand=${hand}`),
       staleTime: Infinity,
     }),
+  /** The coach's day; never older than the look at it. */
+  day: () =>
+    queryOptions({
+      queryKey: ["day"],
+      queryFn: () => api.get<Wire["CoachsDay"]>("/api/day"),
+      staleTime: 0,
+    }),
+  notes: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "notes"],
+      queryFn: () => api.get<Wire["NoteThread"][]>(`/api/students/${id}/notes`),
+    }),
+  gates: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "gates"],
+      queryFn: () => api.get<Wire["SetGateView"][]>(`/api/students/${id}/gates`),
+    }),
+  laidAgain: (plan: string) =>
+    queryOptions({
+      queryKey: ["plans", plan, "laid-again"],
+      queryFn: () => api.get<Wire["Relaid"][]>(`/api/plans/${plan}/laid-again`),
+    }),
+  ownNotes: () =>
+    queryOptions({ queryKey: ["own-notes"], queryFn: () => api.get<Wire["NoteThread"][]>("/api/me/notes") }),
   roster: () =>
     queryOptions({ queryKey: ["students"], queryFn: () => api.get<RosterLine[]>("/api/students") }),
   student: (id: string) =>

@@ -28,6 +28,9 @@ export function CoachFrame({ name, children }: { name: string; children: ReactNo
           <Mark />
         </Link>
         <nav aria-label="Main" className="flex gap-4">
+          <NavLink to="/day" className="py-2 font-semibold">
+            Today
+          </NavLink>
           <NavLink to="/students" className="py-2 font-semibold">
             Students
           </NavLink>

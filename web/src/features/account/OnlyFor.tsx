@@ -28,5 +28,5 @@ export function Home() {
   if (session.isError) return <Failed error={session.error} again={() => session.refetch()} />;
   if (session.data.firstRun) return <Navigate to="/start" replace />;
   if (!session.data.account) return <Navigate to="/sign-in" replace />;
-  return <Navigate to={session.data.account.role === "coach" ? "/students" : "/today"} replace />;
+  return <Navigate to={session.data.account.role === "coach" ? "/day" : "/today"} replace />;
 }

@@ -7,7 +7,7 @@ import { Home } from "./OnlyFor";
 import { SignInPage } from "./SignInPage";
 import WelcomePage from "./WelcomePage";
 
-const nobody: Session = { firstRun: false, demo: [] };
+const nobody: Session = { firstRun: false, demo: [], daysAhead: 0 };
 const as = (role: string): Session => ({ ...nobody, account: { name: "X", email: "x@x.example", role } });
 
 afterEach(() => {
@@ -38,13 +38,13 @@ describe("signing in", () => {
   });
 
   it.each([
-    [as("coach"), "Now at /students"],
+    [as("coach"), "Now at /day"],
     [as("student"), "Now at /today"],
     [nobody, "Now at /sign-in"],
     [{ ...nobody, firstRun: true }, "Now at /start"],
   ])("begins where the account belongs", async (session, expected) => {
     serve({ "GET /api/session": session });
-    show(<Home />, { others: ["/students", "/today", "/sign-in", "/start"] });
+    show(<Home />, { others: ["/day", "/today", "/sign-in", "/start"] });
     expect(await screen.findByText(expected)).toBeTruthy();
   });
 });

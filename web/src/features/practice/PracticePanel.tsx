@@ -6,9 +6,9 @@ import type { Catalogue, Practice } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { shortDay } from "@/ui/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { FELT } from "./felt";
 
 const SHOWN = 8;
-const FELT = ["", "lost", "rather lost", "so-so", "rather clear", "clear"];
 const STANDING: Record<string, string> = { passed: "passed", stay: "in work", "step-back": "step back" };
 
 /** The coach's look at what was practised: pain first, then the gates, then day by day. */

@@ -1,7 +1,10 @@
 package app.hodegon.server.attention;
 
 import static app.hodegon.server.db.Tables.ATTENTION;
+import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.impl.DSL.field;
+import static org.jooq.impl.DSL.select;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.server.db.tables.records.AttentionRecord;
@@ -12,6 +15,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -57,10 +61,17 @@ class AttentionRepository {
 
     /** What wants this coach on that day, most urgent first, the longest waiting first among equals. */
     List<AttentionView> due(UUID coach, LocalDate today) {
-        return db.select(ATTENTION, STUDENT.NAME)
+        Field<UUID> running = field(select(PLAN.ID)
+                .from(PLAN)
+                .where(PLAN.STUDENT_ID.eq(ATTENTION.STUDENT_ID).and(PLAN.ASSIGNED_AT.isNotNull()))
+                .orderBy(PLAN.ASSIGNED_AT.desc())
+                .limit(1));
+        return db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID)
                 .from(ATTENTION)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
+                .leftJoin(PLAN)
+                .on(PLAN.ID.eq(running))
                 .where(STUDENT.COACH_ID.eq(coach))
                 .and(ATTENTION.HOLDS_FROM.le(today))
                 .and(ATTENTION.SEEN_AT.isNull())
@@ -71,6 +82,8 @@ class AttentionRepository {
                         row.value1().getKind(),
                         row.value1().getSubjectKey(),
                         row.value1().getHoldsFrom(),
+                        row.value3(),
+                        row.value4(),
                         row.value1().getDrill(),
                         row.value1().getFault(),
                         row.value1().getRung(),

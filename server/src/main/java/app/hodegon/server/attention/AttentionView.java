@@ -8,6 +8,8 @@ import java.util.UUID;
  * Something that wants the coach, on the wire.
  *
  * @param since the day from which it holds
+ * @param planId the running plan; null without one
+ * @param lessonId the lesson it was made in
  * @param drill of a pain
  * @param fault of a gate
  * @param rung of a gate
@@ -19,6 +21,8 @@ record AttentionView(
         @NotNull String kind,
         @NotNull String key,
         @NotNull LocalDate since,
+        UUID planId,
+        UUID lessonId,
         String drill,
         String fault,
         String rung,

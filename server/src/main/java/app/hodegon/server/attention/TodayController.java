@@ -55,8 +55,12 @@ class TodayController {
         this.clock = clock;
     }
 
+    /**
+     * @param students how many this coach has
+     */
     record CoachsDay(
             @NotNull LocalDate date,
+            @NotNull int students,
             @NotNull List<DueView> lessons,
             @NotNull List<AttentionView> attention) {}
 
@@ -87,6 +91,7 @@ class TodayController {
         LocalDate today = LocalDate.now(clock);
         return new CoachsDay(
                 today,
+                students.count(coach),
                 plans.lessonsOn(coach.id(), today).stream()
                         .map(due -> view(due, today))
                         .toList(),

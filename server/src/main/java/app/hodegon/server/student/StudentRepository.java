@@ -62,6 +62,10 @@ class StudentRepository {
         return find(STUDENT.ID.eq(id));
     }
 
+    int ofCoachCount(UUID coach) {
+        return db.fetchCount(STUDENT, STUDENT.COACH_ID.eq(coach));
+    }
+
     private Optional<StoredStudent> find(Condition which) {
         return db.selectFrom(STUDENT).where(which).fetchOptional(row -> student(row, week(row.get(STUDENT.ID))));
     }

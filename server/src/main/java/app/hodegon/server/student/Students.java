@@ -47,6 +47,10 @@ public class Students {
         return students.ofCoach(coach.id(), id).orElseThrow(() -> new NotFound("student"));
     }
 
+    public int count(Account coach) {
+        return students.ofCoachCount(coach.id());
+    }
+
     /** A student whom the caller may see. */
     public StoredStudent byId(UUID id) {
         return students.byId(id).orElseThrow(() -> new NotFound("student"));

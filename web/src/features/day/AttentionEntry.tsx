@@ -1,0 +1,162 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { Link, useNavigate } from "react-router";
+import { api } from "@/api/client";
+import { queries } from "@/api/queries";
+import type { Catalogue, Lesson, Wire } from "@/api/types";
+import { Button, ButtonLink } from "@/ui/Button";
+import { shortDay } from "@/ui/dates";
+import { Failed } from "@/ui/Notice";
+
+type Entry = Wire["AttentionView"];
+
+const KIND: Record<string, string> = {
+  pain: "Pain",
+  lost: "Lost twice",
+  stuck: "Stuck",
+  absent: "No practice",
+  "gate-waits": "Gate waits",
+  "plan-over": "Plan ended",
+  note: "Note",
+};
+
+/** One entry of the list, settled in place. */
+export function AttentionEntry({ entry, catalogue }: { entry: Entry; catalogue: Catalogue }) {
+  const client = useQueryClient();
+  const settle = useMutation({
+    mutationFn: (request: () => Promise<unknown>) => request(),
+    onSuccess: () => {
+      for (const key of ["day", "students", "lessons", "plans"])
+        void client.invalidateQueries({ queryKey: [key] });
+    },
+  });
+  const seen = () =>
+    api.post("/api/day/seen", { studentId: entry.studentId, kind: entry.kind, key: entry.key });
+  const drill = entry.drill ? `${catalogue.drills[entry.drill]?.name ?? entry.drill}. ` : "";
+  return (
+    <li className="border-line grid gap-1 border-b py-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
+        <span className={`w-28 font-semibold ${entry.kind === "pain" ? "text-alert" : ""}`}>
+          {KIND[entry.kind]}
+        </span>
+        <Link
+          to={`/students/${entry.studentId}`}
+          className="min-w-40 font-serif text-lg font-semibold no-underline"
+        >
+          {entry.student}
+        </Link>
+        <p className="min-w-64 flex-1">
+          {drill}
+          {entry.reason} <span className="text-soft whitespace-nowrap">{shortDay(entry.since)}</span>
+        </p>
+        <span className="flex flex-wrap gap-2">
+          <Action entry={entry} busy={settle.isPending} settle={settle.mutate} />
+          {entry.kind !== "pain" && (
+            <Button weight="quiet" disabled={settle.isPending} onClick={() => settle.mutate(seen)}>
+              Seen
+            </Button>
+          )}
+        </span>
+      </div>
+      {entry.kind === "pain" && (
+        <p className="text-soft pl-32 text-sm">
+          Lift the stop only when you have talked; pain that stays goes to a doctor or physiotherapist.
+        </p>
+      )}
+      {entry.kind === "note" && <Answer entry={entry} busy={settle.isPending} settle={settle.mutate} />}
+      {settle.isError && <Failed error={settle.error} />}
+    </li>
+  );
+}
+
+type Settle = (request: () => Promise<unknown>) => void;
+
+/** The one action that settles it. */
+function Action({ entry, busy, settle }: { entry: Entry; busy: boolean; settle: Settle }) {
+  const navigate = useNavigate();
+  const client = useQueryClient();
+  switch (entry.kind) {
+    case "pain":
+      return (
+        <Button
+          disabled={busy}
+          onClick={() => settle(() => api.delete(`/api/students/${entry.studentId}/stops/${entry.drill}`))}
+        >
+          Lift the stop
+        </Button>
+      );
+    case "absent":
+      return entry.planId ? (
+        <Button
+          disabled={busy}
+          onClick={() => settle(() => api.post(`/api/plans/${entry.planId}/laid-again`, { smaller: true }))}
+        >
+          Make the plan smaller
+        </Button>
+      ) : null;
+    case "gate-waits":
+      return (
+        <Button
+          disabled={busy}
+          onClick={() =>
+            settle(() =>
+              api.post(`/api/students/${entry.studentId}/gates/${entry.fault}/${entry.rung}/signature`),
+            )
+          }
+        >
+          Sign the gate
+        </Button>
+      );
+    case "plan-over":
+      return (
+        <Button
+          disabled={busy}
+          onClick={() =>
+            settle(async () => {
+              const lesson = await api.post<Lesson>(`/api/students/${entry.studentId}/lessons`);
+              client.setQueryData(queries.lesson(lesson.id).queryKey, lesson);
+              navigate(`/lessons/${lesson.id}`);
+            })
+          }
+        >
+          Begin a lesson
+        </Button>
+      );
+    case "lost":
+    case "stuck":
+      return entry.lessonId ? (
+        <ButtonLink to={`/lessons/${entry.lessonId}/plan`}>
+          {entry.kind === "stuck" ? "Swap the drill" : "Look at the plan"}
+        </ButtonLink>
+      ) : null;
+    default:
+      return null;
+  }
+}
+
+function Answer({ entry, busy, settle }: { entry: Entry; busy: boolean; settle: Settle }) {
+  const [said, setSaid] = useState("");
+  return (
+    <form
+      className="flex flex-wrap gap-2 pl-32"
+      onSubmit={(e) => {
+        e.preventDefault();
+        settle(() =>
+          api.post(`/api/students/${entry.studentId}/notes/${entry.session}/answers`, { said: said.trim() }),
+        );
+      }}
+    >
+      <input
+        aria-label={`Answer ${entry.student}`}
+        placeholder="Answer in a line"
+        maxLength={1000}
+        className="min-w-64 flex-1"
+        value={said}
+        onChange={(e) => setSaid(e.target.value)}
+      />
+      <Button type="submit" disabled={busy || !said.trim()}>
+        Send
+      </Button>
+    </form>
+  );
+}
