@@ -1,5 +1,6 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Play } from "lucide-react";
+import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Today } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
@@ -7,6 +8,7 @@ import { longDay, today } from "@/ui/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { dose } from "../plan/PlanDays";
+import { Notes } from "../practice/Notes";
 import { PhoneFrame } from "./PhoneFrame";
 import { emptyEntry, firstOpen, type Entry } from "./session";
 
@@ -21,8 +23,35 @@ export default function TodayPage() {
     <PhoneFrame>
       <p className="text-soft">{longDay(day.data.date)}</p>
       <h1>Hello {day.data.name.split(" ")[0]}</h1>
+      {day.data.laidAgain && <Note>Your plan moved on with you. {day.data.laidAgain.reason}</Note>}
       <TodayBody today={day.data} catalogue={catalogue.data} />
+      <OwnNotes />
     </PhoneFrame>
+  );
+}
+
+/** What the coach said about the student's notes. */
+function OwnNotes() {
+  const client = useQueryClient();
+  const notes = useQuery(queries.ownNotes());
+  const answer = useMutation({
+    mutationFn: ({ session, said }: { session: string; said: string }) =>
+      api.post(`/api/me/notes/${session}/answers`, { said }),
+    onSuccess: () => client.invalidateQueries({ queryKey: ["own-notes"] }),
+  });
+  const answered = notes.data?.filter((n) => n.answers.length > 0) ?? [];
+  if (answered.length === 0) return null;
+  return (
+    <section aria-labelledby="notes" className="mt-6">
+      <h2 id="notes">From your coach</h2>
+      <Notes
+        mine="student"
+        threads={answered.slice(0, 2)}
+        busy={answer.isPending}
+        onAnswer={(session, said) => answer.mutate({ session, said })}
+      />
+      {answer.isError && <Failed error={answer.error} />}
+    </section>
   );
 }
 

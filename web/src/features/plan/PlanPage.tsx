@@ -11,6 +11,8 @@ import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { BlockPanel, type Chosen } from "./BlockPanel";
 import { countOf, planners } from "./edits";
+import { GateSetting } from "./GateSetting";
+import { LaidAgain } from "./LaidAgain";
 import { Offers } from "./Offers";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
@@ -245,7 +247,8 @@ function PlanSheet({
                     {step.gate && (
                       <span className="text-soft">
                         {" "}
-                        – gate {step.gate.good} of {step.gate.of} on {step.gate.days} days
+                        – <GateSetting studentId={lesson.studentId} step={step} />
+                        {step.likelyOn && `, likely by ${shortDay(step.likelyOn)}`}
                       </span>
                     )}
                   </p>
@@ -254,8 +257,9 @@ function PlanSheet({
               ))}
             </ol>
           </section>
-          <div className="no-print">
+          <div className="no-print grid gap-6">
             <Offers stored={stored} work={work} />
+            {stored.assigned && <LaidAgain planId={stored.id} />}
           </div>
           {plan.kit.length > 0 && (
             <section aria-labelledby="kit">

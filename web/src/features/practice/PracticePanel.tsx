@@ -7,9 +7,16 @@ import { Button } from "@/ui/Button";
 import { shortDay } from "@/ui/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { FELT } from "./felt";
+import { Notes } from "./Notes";
 
 const SHOWN = 8;
-const STANDING: Record<string, string> = { passed: "passed", stay: "in work", "step-back": "step back" };
+const NOTES_SHOWN = 4;
+const STANDING: Record<string, string> = {
+  passed: "passed",
+  waits: "waits for you",
+  stay: "in work",
+  "step-back": "step back",
+};
 
 /** The coach's look at what was practised: pain first, then the gates, then day by day. */
 export function PracticePanel({ studentId, catalogue }: { studentId: string; catalogue: Catalogue }) {
@@ -43,7 +50,7 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
               <th className="py-1 font-normal">Good</th>
               <th className="py-1 font-normal">Check</th>
               <th className="py-1 font-normal">Felt</th>
-              <th className="py-1 font-normal">Says</th>
+              <th className="py-1 font-normal">Pain</th>
             </tr>
           </thead>
           <tbody>
@@ -53,11 +60,38 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
           </tbody>
         </table>
       )}
+      <CoachsNotes studentId={studentId} all={all} />
       {!all && sessions.length > SHOWN && (
         <Button weight="quiet" className="justify-self-start" onClick={() => setAll(true)}>
           Show all {sessions.length}
         </Button>
       )}
+    </section>
+  );
+}
+
+function CoachsNotes({ studentId, all }: { studentId: string; all: boolean }) {
+  const client = useQueryClient();
+  const notes = useQuery(queries.notes(studentId));
+  const answer = useMutation({
+    mutationFn: ({ session, said }: { session: string; said: string }) =>
+      api.post(`/api/students/${studentId}/notes/${session}/answers`, { said }),
+    onSuccess: () => {
+      void client.invalidateQueries({ queryKey: ["students", studentId, "notes"] });
+      void client.invalidateQueries({ queryKey: ["day"] });
+    },
+  });
+  if (!notes.data || notes.data.length === 0) return null;
+  return (
+    <section aria-labelledby="notes">
+      <h2 id="notes">Notes</h2>
+      <Notes
+        mine="coach"
+        threads={all ? notes.data : notes.data.slice(0, NOTES_SHOWN)}
+        busy={answer.isPending}
+        onAnswer={(session, said) => answer.mutate({ session, said })}
+      />
+      {answer.isError && <Failed error={answer.error} />}
     </section>
   );
 }
@@ -84,10 +118,9 @@ function SessionRow({ session, catalogue }: { session: Practice["sessions"][numb
       <td>
         {session.pain && (
           <strong className="text-alert">
-            Pain {session.pain.score} of 10, {joint}.{" "}
+            Pain {session.pain.score} of 10, {joint}
           </strong>
         )}
-        {session.note}
       </td>
     </tr>
   );

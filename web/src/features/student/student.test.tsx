@@ -148,6 +148,16 @@ describe("a student's page", () => {
     "GET /api/students/s1": { id: "s1", signedUp: false, profile },
     "GET /api/students/s1/thread": thread,
     "GET /api/students/s1/practice": practice,
+    "GET /api/students/s1/notes": [
+      {
+        session: "x",
+        day: "2026-11-05",
+        note: "It pulled a bit",
+        read: false,
+        answers: [{ byCoach: true, said: "Leave it today.", at: "2026-11-06T08:00:00Z" }],
+      },
+    ],
+    "POST /api/students/s1/notes/x/answers": [],
     "GET /api/catalogue?hand=left": CATALOGUE,
     "POST /api/students/s1/lessons": LESSON,
     "POST /api/students/s1/invitation": { token: "one-time" },
@@ -171,8 +181,14 @@ describe("a student's page", () => {
     const calls = serve(answers);
     open();
     expect(await screen.findByText("Disc turn is stopped: pain 4 of 10, lower back.")).toBeTruthy();
-    const row = screen.getByRole("row", { name: /It pulled a bit/ });
-    expect(row.textContent).toContain("79 %9 of 10rather clearPain 4 of 10, lower back.");
+    const row = screen.getByRole("row", { name: /Pain 4 of 10/ });
+    expect(row.textContent).toContain("79 %9 of 10rather clearPain 4 of 10, lower back");
+    expect(await screen.findByText("Leave it today.")).toBeTruthy();
+    fireEvent.change(screen.getByLabelText(/Answer to the note/), { target: { value: "And now?" } });
+    fireEvent.click(screen.getByRole("button", { name: "Send" }));
+    await waitFor(() =>
+      expect(calls.find((c) => c.request.includes("/answers"))?.body).toEqual({ said: "And now?" }),
+    );
     expect(screen.getByText("moved on")).toBeTruthy();
     expect(screen.getByText("step back")).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "Lift the stop" }));

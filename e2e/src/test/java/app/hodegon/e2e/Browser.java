@@ -49,6 +49,17 @@ final class Browser implements AutoCloseable {
         return page;
     }
 
+    /** Signs in from the demo's first page and goes to the students. */
+    static Page students(Page page, String base, String who) {
+        page.navigate(base);
+        page.getByText(who).click();
+        page.getByRole(
+                        com.microsoft.playwright.options.AriaRole.LINK,
+                        new Page.GetByRoleOptions().setName("Students").setExact(true))
+                .click();
+        return page;
+    }
+
     /** No serious or critical finding of the accessibility check on what is shown now. */
     static void checkAccessible(Page page) {
         List<String> serious = new AxeBuilder(page)

@@ -184,9 +184,7 @@ class BuilderTest {
     }
 
     private static Page coach(Browser browser) {
-        Page page = browser.screen();
-        page.navigate(demo.base());
-        page.getByText("Coach at Lindmoor").click();
+        Page page = Browser.students(browser.screen(), demo.base(), "Coach at Lindmoor");
         assertThat(page.getByText("Nia Quill")).isVisible();
         return page;
     }

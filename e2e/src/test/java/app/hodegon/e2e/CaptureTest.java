@@ -91,8 +91,7 @@ class CaptureTest {
     }
 
     private static Page lesson(Page page) {
-        page.navigate(demo.base());
-        page.getByText("Coach at Lindmoor").click();
+        Browser.students(page, demo.base(), "Coach at Lindmoor");
         page.getByText("Corin Hale").click();
         page.getByText("Begin a lesson").click();
         assertThat(page.getByText("Nothing seen yet")).isVisible();

@@ -195,10 +195,14 @@ class SliceTest {
             assertThat(coach.getByText("do not belong together")).isVisible();
             coach.getByLabel("Password").fill("demo-coach");
             button(coach, "Sign in").click();
-            assertThat(coach.getByText("pain")).isVisible();
+            assertThat(coach.getByText("Who needs you")).isVisible();
             Browser.checkAccessible(coach);
+            coach.getByLabel("Answer Ansel Roe").fill("Stay below the shoulder until Thursday.");
+            button(coach, "Send").click();
+            assertThat(coach.getByLabel("Answer Ansel Roe")).not().isVisible();
 
-            coach.getByText("Ansel Roe").click();
+            coach.getByText("Ansel Roe").first().click();
+            assertThat(coach.getByText("Stay below the shoulder")).isVisible();
             assertThat(coach.getByText("Lift the stop only when")).isVisible();
             Browser.checkAccessible(coach);
             button(coach, "Lift the stop").click();
@@ -206,6 +210,15 @@ class SliceTest {
             coach.getByRole(AriaRole.RADIO, new GetByRoleOptions().setName("Dark"))
                     .click();
             Browser.checkAccessible(coach);
+
+            coach.getByText("Today").click();
+            String day = coach.getByRole(AriaRole.HEADING, new GetByRoleOptions().setLevel(1))
+                    .innerText();
+            coach.getByText("on to the next day").click();
+            assertThat(coach.getByRole(AriaRole.HEADING, new GetByRoleOptions().setLevel(1)))
+                    .not()
+                    .hasText(day);
+            assertThat(coach.getByText("Lift the stop")).not().isVisible();
 
             Page phone = browser.phone();
             phone.navigate(demo.base());

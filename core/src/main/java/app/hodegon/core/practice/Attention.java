@@ -124,16 +124,16 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
     }
 
     private static Attention pain(Situation now, String drill, LocalDate since) {
-        String where = now.practice().stream()
-                .flatMap(s -> s.pain().stream())
-                .filter(p -> p.drill().equals(drill))
-                .reduce((earlier, later) -> later)
+        Optional<PracticeSession> session = now.practice().stream()
+                .filter(s -> s.pain().filter(p -> p.drill().equals(drill)).isPresent())
+                .reduce((earlier, later) -> later);
+        String where = session.flatMap(PracticeSession::pain)
                 .map(p -> "Pain " + p.score() + " of 10, " + p.where().label().toLowerCase() + ": ")
                 .orElse("");
         return new Attention(
                 Kind.PAIN,
                 drill + " " + since,
-                since,
+                session.map(PracticeSession::day).orElse(since),
                 Subject.of(drill),
                 where + "the drill is stopped until you lift it.");
     }

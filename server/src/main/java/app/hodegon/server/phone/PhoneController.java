@@ -14,6 +14,7 @@ import app.hodegon.server.plan.PlanCalendar;
 import app.hodegon.server.plan.PlanView;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.plan.Plans;
+import app.hodegon.server.plan.Relaid;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.PracticeSessionView;
@@ -43,6 +44,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/me")
 class PhoneController {
 
+    /** A change of the plan is told for so many days. */
+    private static final int NEWS = 3;
+
     private final Students students;
     private final Plans plans;
     private final PracticeLog practice;
@@ -64,6 +68,7 @@ class PhoneController {
      * @param why what the fault is, in the student's words
      * @param nextDay the next planned day after today, null if there is none
      * @param stopped drills stopped for pain
+     * @param laidAgain why the plan changed lately; null where it did not
      */
     record TodayView(
             @NotNull String name,
@@ -77,6 +82,7 @@ class PhoneController {
             @NotNull List<String> stopped,
             @NotNull List<RungStanding> rungs,
             @NotNull List<LocalDate> practised,
+            Relaid laidAgain,
             @NotNull boolean junior) {}
 
     record PracticeEntry(
@@ -137,6 +143,9 @@ class PhoneController {
                 practice.stopped(student.id()),
                 RungStanding.of(practice.checks(student.id()), gates.of(student.id())),
                 ofPlan.stream().map(PracticeSession::day).distinct().toList(),
+                plan.flatMap(p -> plans.relaid(p.id()).stream().findFirst())
+                        .filter(r -> r.on().isAfter(today.minusDays(NEWS)))
+                        .orElse(null),
                 student.profile().age() == AgeBand.JUNIOR);
     }
 

@@ -12,6 +12,7 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -91,7 +92,9 @@ class PlanController {
     @PostMapping("/plans/{id}/laid-again")
     StoredPlan layAgain(
             @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody LayAgainEntry entry) {
-        plans.ofCoach(coach, id);
+        if (!plans.ofCoach(coach, id).nextLesson().isAfter(LocalDate.now(clock))) {
+            throw new Conflict("Every day of this plan lies behind: the lesson is due.");
+        }
         boolean changed = entry.smaller
                 ? plans.layAgain(id, "Your coach made the plan smaller.", terms -> plans.smaller(id, terms))
                 : plans.layAgain(id, "Your coach laid the days left again.", UnaryOperator.identity());
