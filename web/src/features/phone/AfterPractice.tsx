@@ -1,8 +1,8 @@
-import { useState } from "react";
 import type { Catalogue, Today } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Note } from "@/ui/Notice";
+import { PainFields } from "./PainFields";
 import type { useSession } from "./useSession";
 
 const FEEL = [
@@ -31,7 +31,6 @@ export function AfterPractice({
   const hitBalls = entry.blocks.some(
     (b) => b.marks.length > 0 && (today.day!.blocks[b.block]?.balls ?? 0) > 0,
   );
-  const [hurts, setHurts] = useState(entry.pain != null);
   if (entry.finished) {
     return <Finished catalogue={catalogue} stored={stored} waiting={unsent} error={error} />;
   }
@@ -48,73 +47,12 @@ export function AfterPractice({
           onChange={(feel) => change((e) => ({ ...e, feel: Number(feel) }))}
         />
       </fieldset>
-      <fieldset className="grid gap-3">
-        <legend className="mb-1 font-semibold">Did anything hurt?</legend>
-        <Choice
-          label="Did anything hurt?"
-          value={hurts ? "yes" : "no"}
-          options={[
-            { id: "no", label: "No" },
-            { id: "yes", label: "Yes" },
-          ]}
-          onChange={(answer) => {
-            setHurts(answer === "yes");
-            change((e) => ({
-              ...e,
-              pain:
-                answer === "yes" ? { where: "knee", score: 3, drill: drills[drills.length - 1]! } : undefined,
-            }));
-          }}
-        />
-        {hurts && entry.pain && (
-          <div className="grid gap-3">
-            <Choice
-              compact
-              label="Where"
-              value={entry.pain.where}
-              options={catalogue.joints.filter((j) => j.id !== "balance")}
-              onChange={(where) => change((e) => ({ ...e, pain: { ...e.pain!, where } }))}
-            />
-            <label className="grid gap-1">
-              <span>
-                How much, 1 to 10: <strong>{entry.pain.score}</strong>
-              </span>
-              <input
-                type="range"
-                min={1}
-                max={10}
-                className="min-h-11"
-                value={entry.pain.score}
-                onChange={(e) =>
-                  change((was) => ({ ...was, pain: { ...was.pain!, score: Number(e.target.value) } }))
-                }
-              />
-            </label>
-            {drills.length > 1 && (
-              <label className="grid gap-1">
-                In which drill
-                <select
-                  className="min-h-11"
-                  value={entry.pain.drill}
-                  onChange={(e) =>
-                    change((was) => ({ ...was, pain: { ...was.pain!, drill: e.target.value } }))
-                  }
-                >
-                  {drills.map((id) => (
-                    <option key={id} value={id}>
-                      {catalogue.drills[id]?.name}
-                    </option>
-                  ))}
-                </select>
-              </label>
-            )}
-            <Note tone="alert">
-              Pain means stop. Your coach sees this first; pain that stays goes to a doctor or
-              physiotherapist.
-            </Note>
-          </div>
-        )}
-      </fieldset>
+      <PainFields
+        pain={entry.pain}
+        drills={drills}
+        catalogue={catalogue}
+        onChange={(pain) => change((e) => ({ ...e, pain }))}
+      />
       {hitBalls && (
         <fieldset>
           <legend className="mb-2 font-semibold">How did the balls fly?</legend>

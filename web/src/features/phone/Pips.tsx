@@ -19,6 +19,7 @@ export function Pips({ marks, of }: { marks: string; of: number }) {
               fill={mark === "+" ? "var(--ink)" : "none"}
               opacity={mark ? 1 : 0.35}
             />
+            {mark === "o" && <circle cx={x} cy="11" r="2.5" fill="var(--ink)" stroke="none" />}
             {mark === "-" && <path d={`M${x - 4} 7 L${x + 4} 15 M${x + 4} 7 L${x - 4} 15`} />}
           </g>
         );

@@ -1,5 +1,6 @@
 import { useEffect, useState } from "react";
 import { Button } from "@/ui/Button";
+import { bellOn, ring, setBell } from "./bell";
 
 const RADIUS = 44;
 const AROUND = 2 * Math.PI * RADIUS;
@@ -7,13 +8,14 @@ const AROUND = 2 * Math.PI * RADIUS;
 /** A ring that empties while the student rests; can be cut short. */
 export function Rest({ seconds, onOver }: { seconds: number; onOver: () => void }) {
   const [left, setLeft] = useState(seconds);
+  const [bell, setBellShown] = useState(bellOn);
   useEffect(() => {
     const end = Date.now() + seconds * 1000;
     const timer = setInterval(() => {
       const now = Math.max(0, Math.ceil((end - Date.now()) / 1000));
       setLeft(now);
       if (now === 0) {
-        navigator.vibrate?.(120);
+        ring();
         onOver();
       }
     }, 250);
@@ -41,6 +43,17 @@ export function Rest({ seconds, onOver }: { seconds: number; onOver: () => void 
       <div className="grid gap-2">
         <p>Rest. Step away, breathe, step back in.</p>
         <Button onClick={onOver}>Go on now</Button>
+        <label className="flex min-h-11 items-center gap-2">
+          <input
+            type="checkbox"
+            checked={bell}
+            onChange={(e) => {
+              setBell(e.target.checked);
+              setBellShown(e.target.checked);
+            }}
+          />
+          Ring when it is over
+        </label>
       </div>
     </div>
   );

@@ -8,7 +8,7 @@ import { DrillDiagram } from "../drill/DrillDiagram";
 import { instruction } from "../drill/instruction";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
-import { endsSet, marksOf, nextIsBall, wanted, withMarks } from "./session";
+import { endsSet, isContrast, marksOf, nextIsBall, wanted, withMarks } from "./session";
 import type { useSession } from "./useSession";
 
 const KIND: Record<string, string> = { refresh: "To warm up", main: "Main block", check: "Check, scored" };
@@ -36,7 +36,7 @@ export function Runner({
   const marks = marksOf(session.entry, at);
   const full = marks.length >= wanted(block);
   const [resting, setResting] = useState(false);
-  const mark = (sign: "+" | "-") => {
+  const mark = (sign: "+" | "-" | "o") => {
     if (full) return;
     const next = marks + sign;
     session.change((e) => withMarks(e, at, next));
@@ -51,6 +51,7 @@ export function Runner({
   const set = Math.floor(marks.length / block.repsPerSet);
   const inSet = marks.slice(Math.min(set, block.sets - 1) * block.repsPerSet);
   const ball = nextIsBall(block, marks.length, rung);
+  const contrast = isContrast(block, marks.length);
   const good = [...marks].filter((m) => m === "+").length;
   return (
     <main className="grid min-h-dvh grid-rows-[auto_1fr_auto] gap-3 px-5 pt-3 pb-[max(1rem,env(safe-area-inset-bottom))]">
@@ -105,7 +106,7 @@ export function Runner({
           <p className="ml-auto text-right leading-tight" aria-live="polite">
             {full ? "Block done" : `Set ${Math.min(set + 1, block.sets)} of ${block.sets}`}
             <span className="text-soft block text-sm">
-              {good} good of {marks.length}
+              {good} good of {[...marks].filter((m) => m !== "o").length}
             </span>
           </p>
         </div>
@@ -118,10 +119,19 @@ export function Runner({
             {block.balls > 0 && (
               <p className="text-center font-semibold">{ball ? "Now a ball" : "Now without a ball"}</p>
             )}
-            <div className="grid grid-cols-2 gap-3">
-              <Target label="Not" onClick={() => mark("-")} />
-              <Target label="Good" solid onClick={() => mark("+")} />
-            </div>
+            {contrast ? (
+              <div className="grid gap-2">
+                <p>
+                  <strong>This one wrong on purpose</strong>, to feel the difference. {drill.mistake}
+                </p>
+                <Target label="Felt it" onClick={() => mark("o")} />
+              </div>
+            ) : (
+              <div className="grid grid-cols-2 gap-3">
+                <Target label="Not" onClick={() => mark("-")} />
+                <Target label="Good" solid onClick={() => mark("+")} />
+              </div>
+            )}
           </>
         )}
         <div className="flex justify-between">

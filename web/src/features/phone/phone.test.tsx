@@ -139,7 +139,11 @@ describe("a session", () => {
     fireEvent.click(screen.getByRole("radio", { name: "Clear" }));
     fireEvent.click(screen.getByRole("radio", { name: "Yes" }));
     fireEvent.click(screen.getByRole("radio", { name: "Lower back" }));
-    fireEvent.change(screen.getByRole("slider"), { target: { value: "5" } });
+    expect(
+      calls.filter((c) => c.request.startsWith("PUT") && (c.body as Entry).pain),
+      "nothing stops a drill before place and score are chosen",
+    ).toEqual([]);
+    fireEvent.click(screen.getByRole("radio", { name: "5" }));
     fireEvent.change(screen.getByLabelText("In which drill"), { target: { value: "edge-notice" } });
     expect(screen.getByText(/Pain means stop/)).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "Done for today" }));
@@ -149,6 +153,18 @@ describe("a session", () => {
       feel: 5,
       pain: { where: "back", score: 5, drill: "edge-notice" },
     });
+  });
+
+  it("asks for a rep wrong on purpose and does not judge it", async () => {
+    const calls = phone(todayWith([block({ sets: 1, repsPerSet: 2, contrast: 1 })]));
+    show(<RunnerPage />, { path: "/today/practice" });
+    await screen.findByRole("heading", { name: "Disc turn" });
+    good();
+    expect(screen.getByText("This one wrong on purpose")).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Good" })).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "Felt it" }));
+    expect(screen.getByText("1 good of 1")).toBeTruthy();
+    await waitFor(() => expect((calls.at(-1)?.body as Entry).blocks).toEqual([{ block: 0, marks: "+o" }]));
   });
 
   it("passes by a stopped drill", async () => {

@@ -3,6 +3,7 @@ import type { PlanBlock } from "@/api/types";
 import {
   emptyEntry,
   endsSet,
+  isContrast,
   firstOpen,
   keepDraft,
   loadDraft,
@@ -64,6 +65,13 @@ describe("a session", () => {
     ]);
     expect(nextIsBall(block({ kind: "check", balls: 10 }), 0, rhythm)).toBe(true);
     expect(nextIsBall(block({}), 3, rhythm)).toBe(false);
+  });
+
+  it("spreads the reps that are wrong on purpose, and has none where the plan has none", () => {
+    const twice = block({ sets: 3, repsPerSet: 10, contrast: 2 });
+    const at = Array.from({ length: 30 }, (_, done) => done).filter((done) => isContrast(twice, done));
+    expect(at).toEqual([14, 29]);
+    expect(isContrast(block({}), 4)).toBe(false);
   });
 
   it("makes identifiers the server takes", () => {

@@ -56,6 +56,12 @@ export function nextIsBall(
   return done % (rhythm.rehearsals + rhythm.balls) >= rhythm.rehearsals;
 }
 
+/** Whether the coming rep is done wrong on purpose, to feel the difference: so many, evenly spread, the last of each part. */
+export function isContrast(block: PlanBlock, done: number): boolean {
+  const part = (reps: number) => Math.floor((reps * block.contrast) / wanted(block));
+  return part(done + 1) > part(done);
+}
+
 /** Whether the rep just done closed a set that is followed by a rest. */
 export function endsSet(block: PlanBlock, done: number): boolean {
   return done > 0 && done % block.repsPerSet === 0 && done < wanted(block);

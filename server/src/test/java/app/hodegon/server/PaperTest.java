@@ -92,6 +92,13 @@ class PaperTest {
                         .at("/stopped/0")
                         .asString())
                 .isEqualTo(drill);
+        coach.put(paper + "/" + today, ticks(0, 1)).expect(204);
+        assertThat(coach.get("/api/students/" + student + "/practice")
+                        .expect(200)
+                        .body()
+                        .path("stopped"))
+                .as("a slip taken back")
+                .isEmpty();
     }
 
     @ParameterizedTest

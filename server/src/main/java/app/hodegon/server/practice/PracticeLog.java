@@ -12,6 +12,7 @@ import app.hodegon.server.student.StudentChanged;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
@@ -91,7 +92,9 @@ public class PracticeLog {
     @Transactional
     public List<String> restore(UUID student, Set<Joint> flags, UUID plan, PracticeSession session) {
         practice.put(student, plan, session);
-        return session.pain().filter(p -> p.stopsDrill(flags)).map(Pain::drill).stream()
+        Optional<String> stops = session.pain().filter(p -> p.stopsDrill(flags)).map(Pain::drill);
+        practice.keepOnly(session.id(), stops);
+        return stops.stream()
                 .filter(drill -> practice.stop(student, drill, session.id()))
                 .toList();
     }

@@ -233,6 +233,15 @@ class PracticeRepository {
         db.deleteFrom(PRACTICE_SESSION).where(PRACTICE_SESSION.ID.eq(session)).execute();
     }
 
+    /** Takes back what an earlier word of this session stopped and its present one does not name. */
+    void keepOnly(UUID session, Optional<String> stopped) {
+        db.deleteFrom(DRILL_STOP)
+                .where(DRILL_STOP.SESSION_ID.eq(session))
+                .and(DRILL_STOP.LIFTED_AT.isNull())
+                .and(DRILL_STOP.DRILL.ne(stopped.orElse("")))
+                .execute();
+    }
+
     /** Whether the drill was not stopped by this session already. */
     boolean stop(UUID student, String drill, UUID session) {
         return db.insertInto(DRILL_STOP)
