@@ -6,13 +6,16 @@ export type SaveState = "saved" | "saving" | "unsaved";
 
 /**
  * Sends a value whenever it changes: only the newest, one request at a time, again after a failure. The value first
- * given counts as saved.
+ * given counts as saved, unless it is said to be new.
  */
-export function useSaver<T, A>(value: T, send: (value: T) => Promise<A>) {
-  const [saved, setSaved] = useState<{ value: T; answer: A | null }>({ value, answer: null });
+export function useSaver<T, A>(value: T, send: (value: T) => Promise<A>, isNew = false) {
+  const [saved, setSaved] = useState<{ value: T | null; answer: A | null }>({
+    value: isNew ? null : value,
+    answer: null,
+  });
   const [error, setError] = useState<Error | null>(null);
   const latest = useRef(value);
-  const sent = useRef(value);
+  const sent = useRef<T | null>(isNew ? null : value);
   const busy = useRef(false);
 
   const flush = useCallback(async () => {

@@ -7,12 +7,15 @@ export function Choice({
   options,
   onChange,
   compact = false,
+  columns,
 }: {
   label: string;
   value: string;
   options: { id: string; label: string }[];
   onChange: (id: string) => void;
   compact?: boolean;
+  /** In rows of so many, as wide as there is room; else in one line that wraps. */
+  columns?: number;
 }) {
   return (
     <ToggleGroup.Root
@@ -20,7 +23,8 @@ export function Choice({
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onChange(next)}
-      className="border-strong-line inline-flex w-fit flex-wrap rounded-md border"
+      className={`border-strong-line rounded-md border ${columns ? "grid" : "inline-flex w-fit flex-wrap"}`}
+      style={columns ? { gridTemplateColumns: `repeat(${columns}, 1fr)` } : undefined}
     >
       {options.map((option) => (
         <ToggleGroup.Item

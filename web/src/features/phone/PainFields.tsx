@@ -53,6 +53,7 @@ export function PainFields({
             <p>How much, 1 hardly to 10 worst</p>
             <Choice
               compact
+              columns={5}
               label="How much"
               value={draft.score ? String(draft.score) : ""}
               options={SCORES}

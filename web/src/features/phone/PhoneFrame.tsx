@@ -2,6 +2,7 @@ import { House, LogOut, TrendingUp } from "lucide-react";
 import type { ReactNode } from "react";
 import { NavLink } from "react-router";
 import { useSignOut } from "../account/session";
+import { Waiting } from "./Waiting";
 
 /** A phone page: the content, and two ways to go within a thumb's reach. */
 export function PhoneFrame({ children }: { children: ReactNode }) {
@@ -10,7 +11,10 @@ export function PhoneFrame({ children }: { children: ReactNode }) {
     "aria-[current=page]:border-ink grid min-h-14 justify-items-center border-t-3 border-transparent pt-1.5 text-sm font-semibold no-underline";
   return (
     <div className="mx-auto grid min-h-dvh max-w-md grid-rows-[1fr_auto]">
-      <main className="px-5 pt-5 pb-8">{children}</main>
+      <main className="px-5 pt-5 pb-8">
+        <Waiting />
+        {children}
+      </main>
       <nav
         aria-label="Main"
         className="bg-paper border-line sticky bottom-0 grid grid-cols-3 border-t pb-[env(safe-area-inset-bottom)]"

@@ -1,17 +1,6 @@
-import { beforeEach, describe, expect, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import type { PlanBlock } from "@/api/types";
-import {
-  emptyEntry,
-  endsSet,
-  isContrast,
-  firstOpen,
-  keepDraft,
-  loadDraft,
-  marksOf,
-  newId,
-  nextIsBall,
-  withMarks,
-} from "./session";
+import { emptyEntry, endsSet, isContrast, firstOpen, marksOf, newId, nextIsBall, withMarks } from "./session";
 
 const block = (part: Partial<PlanBlock>): PlanBlock => ({
   fault: "sway",
@@ -77,18 +66,5 @@ describe("a session", () => {
   it("makes identifiers the server takes", () => {
     expect(newId()).toMatch(/^[0-9a-f]{8}-[0-9a-f]{4}-4[0-9a-f]{3}-[89ab][0-9a-f]{3}-[0-9a-f]{12}$/);
     expect(newId()).not.toBe(newId());
-  });
-});
-
-describe("what is kept on the phone", () => {
-  beforeEach(() => localStorage.clear());
-
-  it("survives a reload, for its own plan and day only", () => {
-    const draft = { id: newId(), entry: withMarks(emptyEntry("p", "2026-12-01"), 0, "+") };
-    keepDraft(draft);
-    expect(loadDraft("p", "2026-12-01")).toEqual(draft);
-    expect(loadDraft("p", "2026-12-02")).toBeNull();
-    localStorage.setItem("hodegon-session", "{broken");
-    expect(loadDraft("p", "2026-12-01")).toBeNull();
   });
 });

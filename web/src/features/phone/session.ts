@@ -1,7 +1,6 @@
 import type { PlanBlock, Wire } from "@/api/types";
 
 export type Entry = Wire["PracticeEntry"];
-export type Draft = { id: string; entry: Entry };
 
 /** A random identifier; also where the page is not served securely and the browser offers no such call. */
 export function newId(): string {
@@ -65,20 +64,4 @@ export function isContrast(block: PlanBlock, done: number): boolean {
 /** Whether the rep just done closed a set that is followed by a rest. */
 export function endsSet(block: PlanBlock, done: number): boolean {
   return done > 0 && done % block.repsPerSet === 0 && done < wanted(block);
-}
-
-const KEY = "hodegon-session";
-
-/** What is kept on the phone until the server has it. */
-export function loadDraft(planId: string, day: string): Draft | null {
-  try {
-    const draft = JSON.parse(localStorage.getItem(KEY) ?? "null") as Draft | null;
-    return draft && draft.entry.planId === planId && draft.entry.day === day ? draft : null;
-  } catch {
-    return null;
-  }
-}
-
-export function keepDraft(draft: Draft) {
-  localStorage.setItem(KEY, JSON.stringify(draft));
 }

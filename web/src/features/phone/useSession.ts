@@ -3,7 +3,8 @@ import { useCallback, useState } from "react";
 import { api } from "@/api/client";
 import type { Today, Wire } from "@/api/types";
 import { useSaver } from "@/api/useSaver";
-import { type Draft, emptyEntry, type Entry, keepDraft, loadDraft, newId } from "./session";
+import { type Draft, isUnsent, keepDraft, loadDraft, markSent } from "./outbox";
+import { emptyEntry, type Entry, newId } from "./session";
 
 /**
  * Today's session: kept on the phone with every rep and sent whole to the server, so that sending it again does no
@@ -15,12 +16,15 @@ export function useSession(today: Today) {
   const send = useCallback(
     async ({ id, entry }: Draft) => {
       const stored = await api.put<Wire["StoredPractice"]>(`/api/me/practice/${id}`, entry);
+      markSent({ id, entry });
       void client.invalidateQueries({ queryKey: ["today"], refetchType: "none" });
       return stored;
     },
     [client],
   );
-  const { state, error, answer } = useSaver(draft, send);
+  // What was kept without a signal is sent when the session is taken up again, not only with the next rep.
+  const [waits] = useState(() => isUnsent(draft.id));
+  const { state, error, answer } = useSaver(draft, send, waits);
   const change = useCallback(
     (next: (entry: Entry) => Entry) =>
       setDraft((was) => {
