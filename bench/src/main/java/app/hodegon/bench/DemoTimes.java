@@ -116,6 +116,7 @@ final class DemoTimes {
                 found("\"heldOn\":\"([^\"]+)\"", send("GET", lesson, null).body())
                         .get(0));
 
+        time("The coach's day", "GET", "/api/day", null);
         time("Students", "GET", "/api/students", null);
         time("A student's thread", "GET", "/api/students/" + student + "/thread", null);
         time("A student's practice", "GET", "/api/students/" + student + "/practice", null);

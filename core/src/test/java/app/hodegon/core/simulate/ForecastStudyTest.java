@@ -9,7 +9,7 @@ class ForecastStudyTest {
 
     @Test
     void whatIsGivenSeventyPercentHappensAboutSeventyTimesInAHundred() {
-        Reliability reliability = new ForecastStudy(600, 3).run();
+        Reliability reliability = new ForecastStudy(300, 3).run();
         for (int tenth = 0; tenth < Reliability.TENTHS; tenth++) {
             int cases = reliability.cases()[tenth];
             if (cases < 40) continue;

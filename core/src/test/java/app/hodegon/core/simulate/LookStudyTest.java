@@ -12,7 +12,7 @@ class LookStudyTest {
 
     @Test
     void nextLooksWinAndProbabilitiesAreWhatTheySay() {
-        List<Result> results = new LookStudy(400, 8, 7).run();
+        List<Result> results = new LookStudy(300, 8, 7).run();
         Result looks = results.get(0);
         for (Result other : results.subList(1, results.size())) {
             assertThat(looks.upstreamFirst()).isGreaterThan(other.upstreamFirst() + 0.1);
