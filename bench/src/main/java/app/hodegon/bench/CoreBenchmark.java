@@ -103,6 +103,6 @@ public class CoreBenchmark {
 
     @Benchmark
     public Map<Plan.Step, Forecast.Outlook> forecastOfThatPlan() {
-        return Forecast.of(plan, Level.IMPROVER, DrillLibrary.standard());
+        return Forecast.of(plan, Level.IMPROVER, DrillLibrary.standard(), Forecast.History.NONE);
     }
 }

@@ -20,6 +20,10 @@ public final class Skill {
     private static final double WITHOUT_GROUND = 0.35;
 
     private static final double EXTERNAL_FEEDBACK = 1.2;
+
+    /** Spaced reps of who has passed a rung, in units of the reps to learn it: two thirds come with one. */
+    private static final double PASSED = 1.4;
+
     private static final double KEPT_OVERNIGHT = 0.985;
 
     /** Each higher rung is harder to begin with. */
@@ -40,6 +44,11 @@ public final class Skill {
         this.start = start;
         this.ceiling = ceiling;
         this.repsToLearn = repsToLearn;
+    }
+
+    /** Who has passed this rung has learned it and what lies under it, about three quarters of what can be learned. */
+    public void know(Fault fault, Rung passed) {
+        for (int r = 0; r <= passed.ordinal(); r++) reps[fault.ordinal()][r] = PASSED * repsToLearn;
     }
 
     /** Another student who stands exactly where this one does. */

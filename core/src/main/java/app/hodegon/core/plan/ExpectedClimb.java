@@ -12,6 +12,7 @@ import app.hodegon.core.plan.Plan.Step;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.stream.IntStream;
 
@@ -70,6 +71,10 @@ final class ExpectedClimb {
             this.gated =
                     route.steps().stream().filter(s -> s.gate().isPresent()).toList();
             this.skill = Skill.typical(level.repsToLearn());
+            route.below().stream()
+                    .map(Step::rung)
+                    .max(Comparator.naturalOrder())
+                    .ifPresent(passed -> skill.know(route.fault(), passed));
             this.at = new double[gated.size() + 1];
             this.oneGood = new double[gated.size() + 1];
             at[0] = 1;

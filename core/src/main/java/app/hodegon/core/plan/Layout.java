@@ -11,12 +11,14 @@ import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.stream.Stream;
 
 /**
  * Lays routes on the student's days: each day a refresher, a main block per fault and one check, in the minutes there
@@ -235,8 +237,21 @@ final class Layout {
     }
 
     private String cue(Step step) {
+        String drill = drill(step).servesEveryFault() ? before(step) : step.drill();
         return cues.computeIfAbsent(
-                step.drill(), id -> student.hand().say(library.drill(id).texts().cue()));
+                drill, id -> student.hand().say(library.drill(id).texts().cue()));
+    }
+
+    /** The drill whose cue goes along to the game: the last of its own that the route had before this step. */
+    private String before(Step step) {
+        return routes.stream()
+                .filter(r -> r.fault() == step.fault())
+                .flatMap(r -> Stream.concat(
+                        r.steps().stream().filter(s -> s.rung().compareTo(step.rung()) < 0), r.below().stream()))
+                .filter(s -> !drill(s).servesEveryFault())
+                .max(Comparator.comparing(Step::rung))
+                .map(Step::drill)
+                .orElse(step.drill());
     }
 
     private static int seconds(List<Block> blocks) {

@@ -43,8 +43,7 @@ public final class Planner {
         DrillChoice choice = new DrillChoice(request, library);
         EditRules.check(request, choice, library);
         RouteFinder finder = new RouteFinder(request, library, choice);
-        List<Route> routes =
-                request.focus().stream().map(f -> finder.route(f.fault())).toList();
+        List<Route> routes = finder.routes();
         List<Day> days = new Pacing(request, library, routes).best();
         Totals totals = totals(request, routes, days);
         return new Plan(
@@ -103,16 +102,8 @@ public final class Planner {
 
     /** The expected number of gates passed by the next lesson, over all focus faults. */
     public double expectedGates(PlanRequest request, Plan plan) {
-        List<Route> routes = request.focus().stream()
-                .map(f -> new Route(
-                        f.fault(),
-                        plan.route().stream()
-                                .filter(s -> s.fault() == f.fault())
-                                .toList(),
-                        Map.of(),
-                        List.of()))
-                .toList();
-        return ExpectedClimb.of(plan.days(), routes, request.student().level(), library).stream()
+        RouteFinder finder = new RouteFinder(request, library, new DrillChoice(request, library));
+        return ExpectedClimb.of(plan.days(), finder.routes(), request.student().level(), library).stream()
                 .mapToDouble(ExpectedClimb.Expected::gates)
                 .sum();
     }

@@ -35,7 +35,12 @@ final class RouteFinder {
         this.choice = choice;
     }
 
-    Route route(Fault fault) {
+    /** One for each focus fault. */
+    List<Route> routes() {
+        return request.focus().stream().map(f -> route(f.fault())).toList();
+    }
+
+    private Route route(Fault fault) {
         Map<Rung, Map<Place, Step>> standIns = new EnumMap<>(Rung.class);
         return new Route(fault, steps(fault, standIns), standIns, below(fault));
     }

@@ -10,6 +10,7 @@ import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -49,42 +50,43 @@ public final class Forecast {
      */
     public record Outlook(double chance, Optional<LocalDate> likelyOn) {}
 
-    /** For a student who has not practised yet. */
-    public static Map<Step, Outlook> of(Plan plan, Level level, DrillLibrary library) {
-        return of(
-                plan,
-                level,
-                library,
-                List.of(),
-                plan.days().isEmpty() ? LocalDate.MIN : plan.days().get(0).date());
+    /**
+     * What is known of a student.
+     *
+     * @param practice what was done so far, oldest first; also before this plan
+     * @param ladder where that left the student
+     * @param today what lies before it is behind; a day practised already is, too
+     */
+    public record History(List<PracticeSession> practice, Ladder ladder, LocalDate today) {
+
+        /** Nothing done yet. */
+        public static final History NONE = new History(List.of(), new Ladder(Map.of()), LocalDate.MIN);
     }
 
     /**
      * Per step of the route that has a gate, in the route's order; always falling along one fault's route.
-     *
-     * @param practice what the student did so far, oldest first; also before this plan
-     * @param today what lies before it is behind; a day practised already is, too
      */
-    public static Map<Step, Outlook> of(
-            Plan plan, Level level, DrillLibrary library, List<PracticeSession> practice, LocalDate today) {
+    public static Map<Step, Outlook> of(Plan plan, Level level, DrillLibrary library, History history) {
         Map<Fault, List<Step>> ladders = PlanWalk.ladders(plan);
         Random random = new Random(SEED);
         List<PlanWalk> students = new ArrayList<>();
         for (int i = 0; i < STUDENTS; i++) {
             students.add(new PlanWalk(Learner.draw(level.repsToLearn(), random), ladders, library));
         }
-        students = believing(students, practice, random);
+        students = believing(students, history.practice(), random);
+        students.forEach(student -> student.stand(history.ladder()));
 
-        Set<LocalDate> practised = practice.stream().map(PracticeSession::day).collect(Collectors.toSet());
+        Set<LocalDate> practised =
+                history.practice().stream().map(PracticeSession::day).collect(Collectors.toSet());
         double missed = plan.days().stream()
                 .map(Day::date)
-                .filter(d -> d.isBefore(today) && !practised.contains(d))
+                .filter(d -> d.isBefore(history.today()) && !practised.contains(d))
                 .count();
         double kept =
                 plan.days().stream().map(Day::date).filter(practised::contains).count();
         double keeps = (KEPT + kept) / (KEPT + MISSED + kept + missed);
         List<Day> ahead = plan.days().stream()
-                .filter(d -> !d.date().isBefore(today) && !practised.contains(d.date()))
+                .filter(d -> !d.date().isBefore(history.today()) && !practised.contains(d.date()))
                 .toList();
 
         Count count = new Count(ladders);
@@ -114,7 +116,6 @@ public final class Forecast {
                     }
                     student.learner().learn(block.fault(), block.rung(), block.reps(), student.external(block.drill()));
                 }
-                session.checks().forEach(student::score);
             }
             if (scored && effective(weights) < FEW * now.size()) {
                 now = resampled(now, weights, random);
@@ -135,7 +136,7 @@ public final class Forecast {
 
     private static double[] equal() {
         double[] weights = new double[STUDENTS];
-        java.util.Arrays.fill(weights, 1);
+        Arrays.fill(weights, 1);
         return weights;
     }
 

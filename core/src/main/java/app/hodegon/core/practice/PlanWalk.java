@@ -5,6 +5,7 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.learning.Learner;
+import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
@@ -22,7 +23,7 @@ import java.util.stream.Collectors;
 
 /**
  * A simulated student's way through a plan: works on the first gate not passed, or on the highest ball-free rung below
- * it where no balls may be hit, and goes on only when a gate is passed.
+ * it where no balls may be hit, goes on when a gate is passed and steps back as {@link Ladder} has it.
  */
 public final class PlanWalk {
 
@@ -57,6 +58,25 @@ public final class PlanWalk {
         checks.forEach((fault, sets) -> other.checks.put(fault, new ArrayList<>(sets)));
         other.yesterday = yesterday;
         return other;
+    }
+
+    /** Begins where a real student stands, whatever this one would have scored. */
+    void stand(Ladder ladder) {
+        ladders.forEach((fault, steps) -> {
+            int through = 0;
+            while (through < steps.size() && standing(ladder, steps.get(through)) == Standing.PASSED) through++;
+            passed.put(fault, through);
+            checks.put(fault, new ArrayList<>());
+            if (through == steps.size()) return;
+            ladder.on(new StepId(fault, steps.get(through).rung()))
+                    .ifPresent(open -> checks.get(fault).addAll(open.counting()));
+        });
+    }
+
+    private static Standing standing(Ladder ladder, Step step) {
+        return ladder.on(new StepId(step.fault(), step.rung()))
+                .map(Ladder.RungState::standing)
+                .orElse(Standing.STAY);
     }
 
     Learner learner() {
@@ -123,15 +143,16 @@ public final class PlanWalk {
     }
 
     /** Books a scored set; one of another rung than the open one tells nothing about the gate. */
-    void score(CheckSet set) {
+    private void score(CheckSet set) {
         List<Step> ladder = ladders.get(set.fault());
         int at = passed.getOrDefault(set.fault(), 0);
         if (ladder == null || at == ladder.size() || ladder.get(at).rung() != set.rung()) return;
         List<CheckSet> done = checks.get(set.fault());
         done.add(set);
-        if (Standing.of(ladder.get(at).gate().orElseThrow().signed(), done) != Standing.PASSED) return;
-        passed.put(set.fault(), at + 1);
-        done.clear();
+        Standing standing = Standing.of(ladder.get(at).gate().orElseThrow().signed(), done);
+        if (standing == Standing.PASSED) passed.put(set.fault(), at + 1);
+        if (standing == Standing.STEP_BACK) passed.put(set.fault(), Math.max(0, at - 1));
+        if (standing != Standing.STAY) done.clear();
     }
 
     /** Gates of this fault's ladder passed so far, from the bottom. */

@@ -2,6 +2,7 @@ package app.hodegon.core.simulate;
 
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.learning.Learner;
+import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Day;
@@ -9,6 +10,7 @@ import app.hodegon.core.plan.Plan.Step;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
 import app.hodegon.core.practice.Forecast;
+import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.PlanWalk;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.swing.Tally;
@@ -62,8 +64,15 @@ public final class ForecastStudy {
         for (Day day : plan.days().subList(0, until)) {
             if (random.nextDouble() < keeps) done.add(session(student, day));
         }
-        Map<Step, Forecast.Outlook> outlooks =
-                Forecast.of(plan, level, library, done, plan.days().get(until).date());
+        Map<Step, Forecast.Outlook> outlooks = Forecast.of(
+                plan,
+                level,
+                library,
+                new Forecast.History(
+                        done,
+                        Ladder.of(
+                                done.stream().flatMap(d -> d.checks().stream()).toList(), Gates.STANDARD),
+                        plan.days().get(until).date()));
         Map<Step, Boolean> open = open(plan, student);
         for (Day day : plan.days().subList(until, plan.days().size())) {
             if (random.nextDouble() < keeps) student.practise(day);

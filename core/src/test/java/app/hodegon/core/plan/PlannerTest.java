@@ -123,6 +123,25 @@ class PlannerTest {
     }
 
     @Test
+    void whoHasPassedTheRungsBelowIsExpectedToPassTheNextAndTakesTheCueAlong() {
+        Student improver = student(Set.of(), WEEK, List.of(new Student.Done("disc-turn", Rung.BUILD, true)));
+        PlanRequest request = new PlanRequest(
+                improver,
+                Approach.DEFAULT,
+                List.of(new PlanRequest.Focus(Fault.SWAY, Grade.LIKELY)),
+                Set.of(),
+                FROM,
+                FROM.plusDays(28));
+        Plan plan = PLANNER.plan(request);
+        assertThat(plan.route().get(0).rung()).isEqualTo(Rung.FULL);
+        assertThat(PLANNER.expectedGates(request, plan)).isGreaterThan(0.3);
+        assertThat(plan.days().stream().flatMap(d -> d.blocks().stream()))
+                .filteredOn(b -> b.drill().equals("plain-swing"))
+                .isNotEmpty()
+                .allMatch(b -> b.cue().equals(LIBRARY.drill("disc-turn").texts().cue()));
+    }
+
+    @Test
     void flaggedKneeLeavesOutPlantedTwistingAndSaysSo() {
         Plan plan = plan(student(Set.of(Joint.KNEE), WEEK, List.of()), Fault.EARLY_EXTENSION);
         assertThat(plan.leftOut()).contains(new LeftOut("drop-foot-twist", "not with a flagged knee"));

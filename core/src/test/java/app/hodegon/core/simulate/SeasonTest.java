@@ -80,11 +80,12 @@ class SeasonTest {
         Season.Lesson lesson = SeasonSimulator.live(named("Bram Ellery"), TODAY, SEED)
                 .lessons()
                 .get(0);
-        Map<Step, Outlook> outlooks = Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard());
+        Map<Step, Outlook> outlooks =
+                Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard(), Forecast.History.NONE);
         assertThat(outlooks.values()).extracting(Outlook::chance).isSortedAccordingTo((a, b) -> Double.compare(b, a));
         assertThat(outlooks.entrySet().iterator().next().getKey().rung()).isEqualTo(Rung.FEEL);
         assertThat(outlooks.values().iterator().next().chance()).isGreaterThan(0.6);
-        assertThat(Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard()))
+        assertThat(Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard(), Forecast.History.NONE))
                 .isEqualTo(outlooks);
     }
 

@@ -99,8 +99,7 @@ public class Plans {
                         plan,
                         student.profile().level(),
                         library,
-                        practice.since(student.id(), request.from().minusDays(MEMORY)),
-                        request.from()),
+                        history(student.id(), request.from(), request.from())),
                 planner.expectedGates(request, plan),
                 running.map(r -> r.daysBefore(request.from())).orElse(List.of()));
         return plans.add(student.id(), lesson.id(), terms, view);
@@ -251,6 +250,10 @@ public class Plans {
         return plans.ofLesson(lesson).map(p -> withChanges(p, coach.id())).map(this::withOutlook);
     }
 
+    private Forecast.History history(UUID student, LocalDate begins, LocalDate today) {
+        return new Forecast.History(practice.since(student, begins.minusDays(MEMORY)), practice.ladder(student), today);
+    }
+
     /** A plan the student has, with the chances as they are after what was practised. */
     private StoredPlan withOutlook(StoredPlan plan) {
         if (!plan.assigned()) return plan;
@@ -260,8 +263,7 @@ public class Plans {
                         plan.plan().toPlan(),
                         student.profile().level(),
                         drills.of(student.coachId()),
-                        practice.since(student.id(), plan.from().minusDays(MEMORY)),
-                        LocalDate.now(clock))));
+                        history(student.id(), plan.from(), LocalDate.now(clock)))));
     }
 
     /** What a draft would change of the plan the student has. */
