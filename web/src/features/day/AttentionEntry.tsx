@@ -1,5 +1,4 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
-import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
@@ -7,6 +6,7 @@ import type { Catalogue, Lesson, Wire } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { shortDay } from "@/ui/dates";
 import { Failed } from "@/ui/Notice";
+import { AnswerForm } from "../practice/AnswerForm";
 
 type Entry = Wire["AttentionView"];
 
@@ -63,7 +63,19 @@ export function AttentionEntry({ entry, catalogue }: { entry: Entry; catalogue: 
           Lift the stop only when you have talked; pain that stays goes to a doctor or physiotherapist.
         </p>
       )}
-      {entry.kind === "note" && <Answer entry={entry} busy={settle.isPending} settle={settle.mutate} />}
+      {entry.kind === "note" && (
+        <div className="pl-32">
+          <AnswerForm
+            label={`Answer ${entry.student}`}
+            busy={settle.isPending}
+            onAnswer={(said) =>
+              settle.mutate(() =>
+                api.post(`/api/students/${entry.studentId}/notes/${entry.session}/answers`, { said }),
+              )
+            }
+          />
+        </div>
+      )}
       {settle.isError && <Failed error={settle.error} />}
     </li>
   );
@@ -132,31 +144,4 @@ function Action({ entry, busy, settle }: { entry: Entry; busy: boolean; settle: 
     default:
       return null;
   }
-}
-
-function Answer({ entry, busy, settle }: { entry: Entry; busy: boolean; settle: Settle }) {
-  const [said, setSaid] = useState("");
-  return (
-    <form
-      className="flex flex-wrap gap-2 pl-32"
-      onSubmit={(e) => {
-        e.preventDefault();
-        settle(() =>
-          api.post(`/api/students/${entry.studentId}/notes/${entry.session}/answers`, { said: said.trim() }),
-        );
-      }}
-    >
-      <input
-        aria-label={`Answer ${entry.student}`}
-        placeholder="Answer in a line"
-        maxLength={1000}
-        className="min-w-64 flex-1"
-        value={said}
-        onChange={(e) => setSaid(e.target.value)}
-      />
-      <Button type="submit" disabled={busy || !said.trim()}>
-        Send
-      </Button>
-    </form>
-  );
 }

@@ -100,9 +100,9 @@ function Due({ due, catalogue }: { due: Wire["DueView"]; catalogue: Catalogue })
       </div>
       <p>
         <strong>
-          {due.daysDone} of {due.daysPlanned} days
+          {due.done.doneDays} of {due.done.plannedDays} days
         </strong>
-        , {due.reps} reps
+        , {due.done.doneReps} reps
         {due.feel ? `, last felt ${FELT[due.feel]}` : ""}
         <span className="text-soft block">
           {passed.length > 0 ? `Passed: ${passed.join(", ")}` : "No gate passed yet"}

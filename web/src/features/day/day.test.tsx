@@ -53,9 +53,7 @@ describe("the coach's day", () => {
             studentId: "s1",
             student: "Ferris Dunmore",
             focus: ["sway"],
-            daysPlanned: 9,
-            daysDone: 7,
-            reps: 420,
+            done: { plannedDays: 9, doneDays: 7, plannedReps: 500, doneReps: 420 },
             feel: 4,
             rungs: [
               { fault: "sway", rung: "feel", drill: "disc-turn", standing: "passed", says: "", sets: [] },

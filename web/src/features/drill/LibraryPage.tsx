@@ -7,6 +7,9 @@ import { DrillDiagram } from "./DrillDiagram";
 import { LibraryFiles } from "./LibraryFiles";
 import { type DrillFilter, filtered, NO_FILTER, NO_KIT } from "./filter";
 
+/** A drill with more faults than this serves them all. */
+const MANY = 8;
+
 /** All drills, narrowed down by what a coach needs; the address holds the filter. */
 export default function LibraryPage() {
   const [params, setParams] = useSearchParams();
@@ -128,7 +131,6 @@ function DrillRow({
   catalogue: Catalogue;
   hand: "left" | "right";
 }) {
-  const fault = (id: string) => catalogue.faults.find((f) => f.id === id)?.label.toLowerCase() ?? id;
   const kit = drill.kit.map((k) => catalogue.equipment.find((e) => e.id === k)?.label.toLowerCase() ?? k);
   return (
     <li className="border-line border-b">
@@ -139,9 +141,7 @@ function DrillRow({
         <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
         <span className="grid content-start">
           <span className="font-serif text-lg leading-tight font-semibold">{drill.name}</span>
-          <span className="leading-snug">
-            {drill.main.length > 0 ? drill.main.map(fault).join(", ") : "every fault, near the game"}
-          </span>
+          <span className="leading-snug">{worksOn(drill, catalogue)}</span>
           <span className="text-soft text-sm">
             {catalogue.ownDrills.includes(drill.id) && <strong>yours · </strong>}
             {span(drill, catalogue)} · {kit.length > 0 ? kit.join(", ") : "no kit"}
@@ -150,6 +150,13 @@ function DrillRow({
       </Link>
     </li>
   );
+}
+
+/** What it works on, else what it helps with. */
+function worksOn(drill: Drill, catalogue: Catalogue): string {
+  const faults = drill.main.length > 0 ? drill.main : drill.helps;
+  if (faults.length > MANY) return "every fault, near the game";
+  return faults.map((id) => catalogue.faults.find((f) => f.id === id)?.label.toLowerCase() ?? id).join(", ");
 }
 
 /** From which rung to which. */

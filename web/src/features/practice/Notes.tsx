@@ -1,7 +1,6 @@
-import { useState } from "react";
 import type { Wire } from "@/api/types";
-import { Button } from "@/ui/Button";
 import { shortDay } from "@/ui/dates";
+import { AnswerForm } from "./AnswerForm";
 
 /** Notes from practice, each with what was said about it. */
 export function Notes({
@@ -35,35 +34,15 @@ export function Notes({
               {answer.said}
             </p>
           ))}
-          <Answer busy={busy} onAnswer={(said) => onAnswer(thread.session, said)} day={thread.day} />
+          <div className="pl-6">
+            <AnswerForm
+              label={`Answer to the note of ${shortDay(thread.day)}`}
+              busy={busy}
+              onAnswer={(said) => onAnswer(thread.session, said)}
+            />
+          </div>
         </li>
       ))}
     </ul>
-  );
-}
-
-function Answer({ busy, onAnswer, day }: { busy: boolean; onAnswer: (said: string) => void; day: string }) {
-  const [said, setSaid] = useState("");
-  return (
-    <form
-      className="flex gap-2 pl-6"
-      onSubmit={(e) => {
-        e.preventDefault();
-        onAnswer(said.trim());
-        setSaid("");
-      }}
-    >
-      <input
-        aria-label={`Answer to the note of ${shortDay(day)}`}
-        placeholder="Answer"
-        maxLength={1000}
-        className="min-w-0 flex-1"
-        value={said}
-        onChange={(e) => setSaid(e.target.value)}
-      />
-      <Button type="submit" disabled={busy || !said.trim()}>
-        Send
-      </Button>
-    </form>
   );
 }

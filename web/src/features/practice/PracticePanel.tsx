@@ -60,12 +60,12 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
           </tbody>
         </table>
       )}
-      <CoachsNotes studentId={studentId} all={all} />
       {!all && sessions.length > SHOWN && (
         <Button weight="quiet" className="justify-self-start" onClick={() => setAll(true)}>
           Show all {sessions.length}
         </Button>
       )}
+      <CoachsNotes studentId={studentId} all={all} />
     </section>
   );
 }

@@ -2,7 +2,6 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
@@ -26,26 +25,9 @@ class BetweenLessonsTest {
     @BeforeEach
     void handOver(Client first, Client second) {
         coach = first.coach();
-        student = coach.post("/api/students", """
-                        {"name":"Hedda Ostrow","handedness":"right","level":"beginner","ageBand":"adult","shoes":"soft",
-                         "units":"metric","complaint":"","flags":[],"kit":["ball","disc","rod"],
-                         "week":{"mon":{"minutes":20,"place":"home"},"tue":{"minutes":20,"place":"home"},
-                                 "wed":{"minutes":20,"place":"home"},"thu":{"minutes":20,"place":"home"},
-                                 "fri":{"minutes":20,"place":"home"},"sat":{"minutes":20,"place":"home"},
-                                 "sun":{"minutes":20,"place":"home"}}}""").expect(201).body().path("id").asString();
-        JsonNode lesson = coach.post("/api/students/" + student + "/lessons", null)
-                .expect(201)
-                .body();
-        String path = "/api/lessons/" + lesson.path("id").asString();
-        LocalDate today = LocalDate.parse(lesson.path("heldOn").asString());
-        coach.put(path + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"seen often\"}")
-                .expect(200);
-        planId = coach.put(
-                        path + "/plan", "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14)))
-                .expect(200)
-                .body()
-                .path("id")
-                .asString();
+        Begun begun = Begun.swayer(coach, "beginner", "", 20, 20, "home");
+        student = begun.student();
+        planId = begun.draft(coach);
         coach.post("/api/plans/" + planId + "/assignment", null).expect(200);
         String token = coach.post("/api/students/" + student + "/invitation", null)
                 .expect(201)
@@ -233,8 +215,8 @@ class BetweenLessonsTest {
             day = demo.get("/api/day").expect(200).body();
         }
         JsonNode due = day.at("/lessons/0");
-        assertThat(due.path("daysPlanned").asInt()).isPositive();
-        assertThat(due.path("daysDone").asInt())
-                .isBetween(0, due.path("daysPlanned").asInt());
+        assertThat(due.at("/done/plannedDays").asInt()).isPositive();
+        assertThat(due.at("/done/doneDays").asInt())
+                .isBetween(0, due.at("/done/plannedDays").asInt());
     }
 }

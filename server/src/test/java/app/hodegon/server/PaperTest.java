@@ -23,26 +23,10 @@ class PaperTest {
     @BeforeEach
     void handOver(Client client) {
         coach = client.coach();
-        student = coach.post("/api/students", """
-                        {"name":"Isolde Brack","handedness":"right","level":"improver","ageBand":"adult","shoes":"soft",
-                         "units":"metric","complaint":"","flags":["knee"],"kit":["ball","disc","rod"],
-                         "week":{"mon":{"minutes":20,"place":"home"},"tue":{"minutes":20,"place":"home"},
-                                 "wed":{"minutes":20,"place":"home"},"thu":{"minutes":20,"place":"home"},
-                                 "fri":{"minutes":20,"place":"home"},"sat":{"minutes":20,"place":"home"},
-                                 "sun":{"minutes":20,"place":"home"}}}""").expect(201).body().path("id").asString();
-        JsonNode lesson = coach.post("/api/students/" + student + "/lessons", null)
-                .expect(201)
-                .body();
-        String path = "/api/lessons/" + lesson.path("id").asString();
-        today = LocalDate.parse(lesson.path("heldOn").asString());
-        coach.put(path + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"seen often\"}")
-                .expect(200);
-        planId = coach.put(
-                        path + "/plan", "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14)))
-                .expect(200)
-                .body()
-                .path("id")
-                .asString();
+        Begun begun = Begun.swayer(coach, "improver", "\"knee\"", 20, 20, "home");
+        student = begun.student();
+        today = begun.today();
+        planId = begun.draft(coach);
         paper = "/api/plans/" + planId + "/paper";
     }
 

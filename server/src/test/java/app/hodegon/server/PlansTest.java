@@ -29,23 +29,11 @@ class PlansTest {
     @BeforeEach
     void decide(Client client) {
         coach = client.coach();
-        String student =
-                coach.post("/api/students", """
-                        {"name":"Isolde Brack","handedness":"right","level":"improver","ageBand":"adult","shoes":"soft",
-                         "units":"metric","complaint":"","flags":["knee"],"kit":["ball","disc","rod"],
-                         "week":{"mon":{"minutes":15,"place":"home"},"tue":{"minutes":15,"place":"home"},
-                                 "wed":{"minutes":15,"place":"home"},"thu":{"minutes":15,"place":"home"},
-                                 "fri":{"minutes":15,"place":"home"},"sun":{"minutes":15,"place":"home"},
-                                 "sat":{"minutes":60,"place":"range"}}}""").expect(201).body().path("id").asString();
-        JsonNode lesson = coach.post("/api/students/" + student + "/lessons", null)
-                .expect(201)
-                .body();
-        String path = "/api/lessons/" + lesson.path("id").asString();
-        from = LocalDate.parse(lesson.path("heldOn").asString());
+        Begun begun = Begun.swayer(coach, "improver", "\"knee\"", 15, 60, "range");
+        from = begun.today();
         next = from.plusDays(14);
-        coach.put(path + "/entry", SEEN).expect(200);
-        coach.put(path + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"\"}").expect(200);
-        plan = path + "/plan";
+        coach.put(begun.lesson() + "/entry", SEEN).expect(200);
+        plan = begun.lesson() + "/plan";
     }
 
     private String terms(String edits) {

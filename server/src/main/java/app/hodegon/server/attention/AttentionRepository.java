@@ -7,6 +7,7 @@ import static org.jooq.impl.DSL.field;
 import static org.jooq.impl.DSL.select;
 
 import app.hodegon.core.practice.Attention;
+import app.hodegon.core.practice.Attention.Kind;
 import app.hodegon.server.db.tables.records.AttentionRecord;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -75,6 +76,8 @@ class AttentionRepository {
                 .where(STUDENT.COACH_ID.eq(coach))
                 .and(ATTENTION.HOLDS_FROM.le(today))
                 .and(ATTENTION.SEEN_AT.isNull())
+                // Once the lesson is due there is no plan left to practise.
+                .and(ATTENTION.KIND.ne(Kind.ABSENT.id()).or(PLAN.NEXT_LESSON.gt(today)))
                 .orderBy(ATTENTION.URGENCY, ATTENTION.HOLDS_FROM, STUDENT.NAME)
                 .fetch(row -> new AttentionView(
                         row.value1().getStudentId(),

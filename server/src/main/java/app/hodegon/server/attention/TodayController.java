@@ -5,7 +5,7 @@ import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.NotFound;
-import app.hodegon.server.plan.PlanView.DayView;
+import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.Plans.LessonDue;
 import app.hodegon.server.plan.StoredPlan;
@@ -75,9 +75,7 @@ class TodayController {
             @NotNull String student,
             @NotNull List<String> focus,
             UUID lessonId,
-            @NotNull int daysPlanned,
-            @NotNull int daysDone,
-            @NotNull int reps,
+            @NotNull Done done,
             Integer feel,
             @NotNull List<RungStanding> rungs) {}
 
@@ -106,12 +104,7 @@ class TodayController {
                 due.student(),
                 plan.plan().route().stream().map(s -> s.fault()).distinct().toList(),
                 due.lessonToday().orElse(null),
-                (int) plan.plan().days().stream()
-                        .map(DayView::date)
-                        .filter(d -> d.isBefore(today))
-                        .count(),
-                (int) sessions.stream().map(PracticeSession::day).distinct().count(),
-                sessions.stream().mapToInt(PracticeSession::reps).sum(),
+                Done.of(plan, sessions, today),
                 sessions.stream()
                         .flatMap(s -> s.feel().stream())
                         .reduce((earlier, later) -> later)

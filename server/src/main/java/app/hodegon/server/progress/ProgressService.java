@@ -1,7 +1,6 @@
 package app.hodegon.server.progress;
 
 import app.hodegon.core.diagnosis.Observations;
-import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.progress.Aim;
 import app.hodegon.core.progress.Better;
 import app.hodegon.core.progress.Comparison;
@@ -16,13 +15,12 @@ import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
-import app.hodegon.server.plan.PlanView;
+import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.progress.ProgressView.Change;
-import app.hodegon.server.progress.ProgressView.Done;
 import app.hodegon.server.progress.ThreadView.Knot;
 import app.hodegon.server.progress.ThreadView.Point;
 import app.hodegon.server.progress.ThreadView.Series;
@@ -35,9 +33,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
-import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** What lessons and the practice between them say together. */
@@ -99,20 +95,7 @@ class ProgressService {
     private Done done(StoredPlan plan, LocalDate until) {
         LocalDate today = LocalDate.now(clock);
         LocalDate end = until.isBefore(today) ? until : today;
-        List<PracticeSession> sessions = practice.ofPlan(plan.id());
-        Set<LocalDate> practised = sessions.stream().map(PracticeSession::day).collect(Collectors.toSet());
-        // A day done already counts as due, today's among them: never more done than planned.
-        List<PlanView.DayView> due = plan.plan().days().stream()
-                .filter(d -> d.date().isBefore(end) || practised.contains(d.date()))
-                .toList();
-        return new Done(
-                due.size(),
-                practised.size(),
-                due.stream()
-                        .flatMap(d -> d.blocks().stream())
-                        .mapToInt(PlanView.BlockView::reps)
-                        .sum(),
-                sessions.stream().mapToInt(PracticeSession::reps).sum());
+        return Done.of(plan, practice.ofPlan(plan.id()), end);
     }
 
     /** How readings are said for a student and how well they repeat. */

@@ -1,5 +1,6 @@
 package app.hodegon.server.progress;
 
+import app.hodegon.server.plan.Done;
 import app.hodegon.server.practice.RungStanding;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
@@ -16,16 +17,6 @@ record ProgressView(
         Done done,
         @NotNull List<RungStanding> rungs,
         @NotNull List<Change> changes) {
-
-    /**
-     * @param plannedDays days due so far
-     * @param plannedReps reps due so far
-     */
-    record Done(
-            @NotNull int plannedDays,
-            @NotNull int doneDays,
-            @NotNull int plannedReps,
-            @NotNull int doneReps) {}
 
     /**
      * A tally or a measure then and now.

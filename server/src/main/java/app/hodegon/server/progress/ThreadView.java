@@ -1,5 +1,6 @@
 package app.hodegon.server.progress;
 
+import app.hodegon.server.plan.Done;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
@@ -31,7 +32,7 @@ record ThreadView(@NotNull List<Series> series, @NotNull List<Knot> knots) {
             @NotNull Map<String, Point> before,
             @NotNull Map<String, Point> after,
             LocalDate nextLesson,
-            ProgressView.Done done) {}
+            Done done) {}
 
     /**
      * @param low and high: 95 % interval

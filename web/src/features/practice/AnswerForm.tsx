@@ -1,0 +1,37 @@
+import { useState } from "react";
+import { Button } from "@/ui/Button";
+
+/** One line back about a note. */
+export function AnswerForm({
+  label,
+  busy,
+  onAnswer,
+}: {
+  label: string;
+  busy: boolean;
+  onAnswer: (said: string) => void;
+}) {
+  const [said, setSaid] = useState("");
+  return (
+    <form
+      className="flex gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        onAnswer(said.trim());
+        setSaid("");
+      }}
+    >
+      <input
+        aria-label={label}
+        placeholder="Answer in a line"
+        maxLength={1000}
+        className="min-w-0 flex-1"
+        value={said}
+        onChange={(e) => setSaid(e.target.value)}
+      />
+      <Button type="submit" disabled={busy || !said.trim()}>
+        Send
+      </Button>
+    </form>
+  );
+}
