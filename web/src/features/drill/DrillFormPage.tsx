@@ -7,19 +7,9 @@ import type { Catalogue } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { Failed, Loading } from "@/ui/Notice";
-import { DrillDiagram } from "./DrillDiagram";
-import {
-  covered,
-  type DrillSource,
-  idFor,
-  NEW_DRILL,
-  pictured,
-  problemsByField,
-  withRungs,
-} from "./drillForm";
-
-type Option = { id: string; label: string };
-type Change = (part: Partial<DrillSource>) => void;
+import { DiagramFields } from "./DiagramFields";
+import { covered, type DrillSource, idFor, NEW_DRILL, problemsByField, withRungs } from "./drillForm";
+import { type Change, Checks, type Option, Pick } from "./fields";
 
 /** Writing, copying and changing a drill of one's own. */
 export default function DrillFormPage() {
@@ -279,162 +269,15 @@ function Many({
         <span className="text-soft">{names.join(", ") || "nothing"}</span>
         {wrong[field] && <span className="text-alert block font-semibold">{wrong[field]}</span>}
       </summary>
-      <fieldset className="grid max-h-72 overflow-y-auto pb-2 sm:grid-cols-2">
-        <legend className="sr-only">{label}</legend>
-        {options.map((o) => (
-          <label key={o.id} className="flex min-h-9 items-center gap-2 leading-tight">
-            <input
-              type="checkbox"
-              checked={chosen.includes(o.id)}
-              onChange={(e) =>
-                change({ [field]: e.target.checked ? [...chosen, o.id] : chosen.filter((c) => c !== o.id) })
-              }
-            />
-            {o.label}
-          </label>
-        ))}
-      </fieldset>
+      <div className="max-h-72 overflow-y-auto pb-2">
+        <Checks
+          named={false}
+          label={label}
+          options={options}
+          chosen={chosen}
+          onChange={(next) => change({ [field]: next })}
+        />
+      </div>
     </details>
-  );
-}
-
-const FEET = ["trail", "lead"].flatMap((foot) =>
-  ["toe", "heel", "inner", "outer", "sole"].map((part) => ({
-    id: `${foot}-${part}`,
-    label: `${foot} ${part === "inner" || part === "outer" ? `${part} edge` : part}`,
-  })),
-);
-const SHAPES = named(["ball", "rod", "disc", "half-ball", "wedge", "stick"]);
-const STANCES = named(["normal", "together", "staggered"]);
-const MOVES = named([
-  "none",
-  "turn-trail-foot",
-  "turn-body",
-  "roll-in",
-  "step-lead",
-  "step-trail",
-  "shift-lead",
-  "shift-trail",
-  "lift-trail-heel",
-  "rock",
-]);
-
-function named(ids: string[]): Option[] {
-  return ids.map((id) => ({ id, label: id.replaceAll("-", " ") }));
-}
-
-/** The picture, built from choices. */
-function DiagramFields({ drill, change }: { drill: DrillSource; change: Change }) {
-  const diagram = drill.diagram ?? {};
-  const set = (part: Partial<NonNullable<DrillSource["diagram"]>>) =>
-    change({ diagram: { ...diagram, ...part } });
-  const props = diagram.props ?? {};
-  const first = Object.keys(props)[0];
-  // A drill may hold more props than the form shows: the others stay.
-  const prop = (at: string, shape: string) => {
-    const others = Object.fromEntries(
-      Object.entries(props).filter(([zone]) => zone !== first && zone !== at),
-    );
-    set({ props: shape ? { [at]: shape, ...others } : others });
-  };
-  return (
-    <fieldset className="grid gap-3">
-      <legend className="mb-1 font-serif text-lg font-semibold">Picture</legend>
-      <div className="max-w-56">
-        <DrillDiagram diagram={pictured(drill)} hand="right" title={drill.name || "this drill"} />
-      </div>
-      <div className="flex flex-wrap gap-3">
-        <Pick
-          label="Stance"
-          value={diagram.stance ?? "normal"}
-          options={STANCES}
-          onPick={(stance) => set({ stance })}
-        />
-        <Pick
-          label="Movement"
-          value={diagram.move ?? "none"}
-          options={MOVES}
-          onPick={(move) => set({ move })}
-        />
-        <Pick
-          label="Prop"
-          value={first ? (props[first] ?? "") : ""}
-          options={[{ id: "", label: "none" }, ...SHAPES]}
-          onPick={(shape) => prop(first ?? "trail-sole", shape)}
-        />
-        {first && (
-          <Pick
-            label="Lies at"
-            value={first}
-            options={FEET}
-            onPick={(at) => prop(at, props[first] ?? "ball")}
-          />
-        )}
-      </div>
-      <Checks
-        label="Pressed"
-        options={FEET}
-        chosen={diagram.press ?? []}
-        onChange={(press) => set({ press })}
-      />
-      <p className="text-soft text-sm">Drawn for a right-handed student, mirrored for a left-handed one.</p>
-    </fieldset>
-  );
-}
-
-function Checks({
-  label,
-  options,
-  chosen,
-  onChange,
-}: {
-  label: string;
-  options: Option[];
-  chosen: string[];
-  onChange: (chosen: string[]) => void;
-}) {
-  return (
-    <fieldset>
-      <legend className="text-soft text-sm">{label}</legend>
-      <div className="grid grid-cols-2">
-        {options.map((o) => (
-          <label key={o.id} className="flex min-h-9 items-center gap-2">
-            <input
-              type="checkbox"
-              checked={chosen.includes(o.id)}
-              onChange={(e) =>
-                onChange(e.target.checked ? [...chosen, o.id] : chosen.filter((c) => c !== o.id))
-              }
-            />
-            {o.label}
-          </label>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
-
-function Pick({
-  label,
-  value,
-  options,
-  onPick,
-}: {
-  label: string;
-  value: string;
-  options: Option[];
-  onPick: (id: string) => void;
-}) {
-  return (
-    <label className="grid">
-      <span className="text-soft text-sm">{label}</span>
-      <select className="min-h-11" value={value} onChange={(e) => onPick(e.target.value)}>
-        {options.map((o) => (
-          <option key={o.id} value={o.id}>
-            {o.label}
-          </option>
-        ))}
-      </select>
-    </label>
   );
 }
