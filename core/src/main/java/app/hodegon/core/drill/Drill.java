@@ -113,6 +113,12 @@ public record Drill(
         return needs.stream().allMatch(approach::has) && (schools.isEmpty() || schools.contains(approach.school()));
     }
 
+    /** Whether something outside the body tells a good rep. */
+    public boolean tellsFromOutside() {
+        for (Feedback one : feedback) if (one.external()) return true;
+        return false;
+    }
+
     public boolean covers(Rung rung) {
         return rung.compareTo(lowest) >= 0 && rung.compareTo(highest) <= 0;
     }

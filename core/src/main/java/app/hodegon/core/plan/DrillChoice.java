@@ -6,7 +6,6 @@ import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
-import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
@@ -155,7 +154,7 @@ final class DrillChoice {
         double score = drill.effects().get(fault) == Effect.MAIN ? 3 : 1;
         if (drill.kit().stream().allMatch(student::has)) score += 1;
         boolean early = rung.compareTo(Rung.REHEARSE) <= 0;
-        if (early && rung != Rung.PREPARE && drill.feedback().stream().anyMatch(Feedback::external)) score += 1;
+        if (early && rung != Rung.PREPARE && drill.tellsFromOutside()) score += 1;
         if (previous.filter(drill.id()::equals).isPresent()) score += 0.75;
         // Every route ends without a prop, so that the game is not left to chance.
         if (rung.compareTo(Rung.FULL) >= 0 && drill.servesEveryFault()) score += 4;

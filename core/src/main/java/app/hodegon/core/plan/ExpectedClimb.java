@@ -1,7 +1,6 @@
 package app.hodegon.core.plan;
 
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.learning.GateChance;
 import app.hodegon.core.learning.Skill;
@@ -47,7 +46,7 @@ final class ExpectedClimb {
     }
 
     static boolean external(Step step, DrillLibrary library) {
-        return library.drill(step.drill()).feedback().stream().anyMatch(Feedback::external);
+        return library.drill(step.drill()).tellsFromOutside();
     }
 
     /** One route's way through the days. */

@@ -2,7 +2,6 @@ package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Edits.StepId;
@@ -110,28 +109,33 @@ public final class PlanWalk {
             int at = ladder == null ? -1 : workedOn(ladder, passed.get(block.fault()), day.place());
             if (at < 0) continue;
             Step step = ladder.get(at);
-            String marks = block.kind() == Kind.CHECK ? scored(block, step, day.date()) : learned(block, step, record);
-            if (record != null) {
-                record.add(new BlockResult(i, block.fault(), step.drill(), step.rung(), block.kind(), marks));
-            }
+            int good = block.kind() == Kind.CHECK ? scored(block, step, day.date()) : learned(block, step);
+            if (record != null) record.add(result(i, block, step, good));
         }
     }
 
-    private String learned(Block block, Step step, List<BlockResult> record) {
+    private int learned(Block block, Step step) {
         learner.learn(block.fault(), step.rung(), block.reps(), external(step.drill()));
-        return record == null ? "" : "o".repeat(block.reps());
+        return 0;
     }
 
-    private String scored(Block block, Step step, LocalDate on) {
+    private int scored(Block block, Step step, LocalDate on) {
         int good = 0;
         for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps(), external(step.drill())))
             if (rep) good++;
         score(new CheckSet(on, block.fault(), step.drill(), step.rung(), good, block.reps(), Optional.empty()));
-        return "+".repeat(good) + "-".repeat(block.reps() - good);
+        return good;
+    }
+
+    private static BlockResult result(int index, Block block, Step step, int good) {
+        String marks = block.kind() == Kind.CHECK
+                ? "+".repeat(good) + "-".repeat(block.reps() - good)
+                : "o".repeat(block.reps());
+        return new BlockResult(index, block.fault(), step.drill(), step.rung(), block.kind(), marks);
     }
 
     boolean external(String drill) {
-        return library.drill(drill).feedback().stream().anyMatch(Feedback::external);
+        return library.drill(drill).tellsFromOutside();
     }
 
     /** The first step not passed, or the highest below it that needs no ball where there is none; −1 for none. */

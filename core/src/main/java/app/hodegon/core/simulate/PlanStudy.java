@@ -5,7 +5,6 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
-import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.learning.Learner;
@@ -257,8 +256,7 @@ public final class PlanStudy {
         }
 
         private static boolean external(Step step) {
-            return DrillLibrary.standard().drill(step.drill()).feedback().stream()
-                    .anyMatch(Feedback::external);
+            return DrillLibrary.standard().drill(step.drill()).tellsFromOutside();
         }
 
         private void check(Step step, LocalDate on, boolean[] reps) {

@@ -7,7 +7,6 @@ import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.learning.Learner;
@@ -211,6 +210,6 @@ public final class SeasonSimulator {
     }
 
     private static boolean external(Block block) {
-        return DrillLibrary.standard().drill(block.drill()).feedback().stream().anyMatch(Feedback::external);
+        return DrillLibrary.standard().drill(block.drill()).tellsFromOutside();
     }
 }
