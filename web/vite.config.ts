@@ -1,10 +1,46 @@
+import { createHash } from "node:crypto";
+import { readFileSync } from "node:fs";
 import { fileURLToPath } from "node:url";
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
+import { VitePWA } from "vite-plugin-pwa";
 import { defineConfig } from "vitest/config";
 
+const api = createHash("sha256").update(readFileSync("openapi.json")).digest("hex").slice(0, 12);
+
 export default defineConfig({
-  plugins: [react(), tailwindcss()],
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      registerType: "autoUpdate",
+      injectRegister: "script-defer",
+      includeAssets: ["icon.svg", "icon-180.png"],
+      manifest: {
+        name: "Hodegon",
+        short_name: "Hodegon",
+        description: "Your practice, from the feet up",
+        start_url: "/",
+        display: "standalone",
+        background_color: "#f6f1e6",
+        theme_color: "#f6f1e6",
+        icons: [
+          { src: "icon-192.png", sizes: "192x192", type: "image/png" },
+          { src: "icon-512.png", sizes: "512x512", type: "image/png" },
+          { src: "icon-maskable-512.png", sizes: "512x512", type: "image/png", purpose: "maskable" },
+        ],
+      },
+      workbox: {
+        globPatterns: ["**/*.{js,css,html,svg,woff2}"],
+        // Only a coach makes a PDF, and not without a server.
+        globIgnores: ["**/pdf*.js", "**/*.ttf"],
+        navigateFallback: "index.html",
+        navigateFallbackDenylist: [/^\/(api|v3|actuator)\//],
+      },
+    }),
+  ],
+  // What a phone keeps has the shape of this API, and is thrown away with it.
+  define: { API_SHAPE: JSON.stringify(api) },
   resolve: { alias: { "@": fileURLToPath(new URL("./src", import.meta.url)) } },
   build: { assetsInlineLimit: 0 },
   server: { proxy: { "/api": "http://localhost:8080" } },

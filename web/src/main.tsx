@@ -1,8 +1,8 @@
-import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { PersistQueryClientProvider } from "@tanstack/react-query-persist-client";
 import { lazy, StrictMode, Suspense } from "react";
 import { createRoot } from "react-dom/client";
 import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
-import { Problem } from "./api/client";
+import { client, keeping, restored } from "./api/keeping";
 import { FirstCoachPage } from "./features/account/FirstCoachPage";
 import { Home, OnlyFor } from "./features/account/OnlyFor";
 import { SignInPage } from "./features/account/SignInPage";
@@ -23,6 +23,7 @@ const LibraryPage = lazy(() => import("./features/drill/LibraryPage"));
 const DrillFormPage = lazy(() => import("./features/drill/DrillFormPage"));
 const DrillPage = lazy(() => import("./features/drill/DrillPage"));
 const DayPage = lazy(() => import("./features/day/DayPage"));
+const OutboxPage = lazy(() => import("./features/day/OutboxPage"));
 const PaperPage = lazy(() => import("./features/practice/PaperPage"));
 const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
@@ -31,15 +32,8 @@ const ClimbPage = lazy(() => import("./features/phone/ClimbPage"));
 
 applyTheme(storedTheme());
 
-const client = new QueryClient({
-  defaultOptions: {
-    queries: {
-      staleTime: 10_000,
-      // Asking again helps against a lost signal, not against a refusal.
-      retry: (count, error) => count < 2 && error instanceof Problem && error.status === 0,
-    },
-  },
-});
+// A page of an older version may ask for a file that the newer one no longer has.
+window.addEventListener("vite:preloadError", () => window.location.reload());
 
 const router = createBrowserRouter([
   { path: "/", element: <Home /> },
@@ -50,6 +44,7 @@ const router = createBrowserRouter([
     element: <OnlyFor role="coach" />,
     children: [
       { path: "/day", element: <DayPage /> },
+      { path: "/outbox", element: <OutboxPage /> },
       { path: "/students", element: <RosterPage /> },
       { path: "/students/new", element: <StudentFormPage /> },
       { path: "/students/:id", element: <StudentPage /> },
@@ -80,10 +75,10 @@ const router = createBrowserRouter([
 
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
-    <QueryClientProvider client={client}>
+    <PersistQueryClientProvider client={client} persistOptions={keeping} onSuccess={restored}>
       <Suspense fallback={<Loading />}>
         <RouterProvider router={router} />
       </Suspense>
-    </QueryClientProvider>
+    </PersistQueryClientProvider>
   </StrictMode>,
 );

@@ -1,4 +1,4 @@
-import { queryOptions, useQuery } from "@tanstack/react-query";
+import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query";
 import type { DrillSource } from "@/features/drill/drillForm";
 import { moveToday } from "@/ui/dates";
 import { api } from "./client";
@@ -12,9 +12,12 @@ import type {
   Student,
   StudentApproach,
   Thread,
-  Today,
+  Me,
   Wire,
 } from "./types";
+
+/** So many lessons of a student are shown until more are asked for. */
+export const LESSONS = 12;
 
 /** One place for the key and the address of everything that is read. */
 export const queries = {
@@ -65,15 +68,18 @@ export const queries = {
       queryKey: ["students", id],
       queryFn: () => api.get<Student>(`/api/students/${id}`),
     }),
-  practice: (id: string) =>
+  practice: (id: string, page = 0) =>
     queryOptions({
-      queryKey: ["students", id, "practice"],
-      queryFn: () => api.get<Practice>(`/api/students/${id}/practice`),
+      queryKey: ["students", id, "practice", page],
+      queryFn: () => api.get<Practice>(`/api/students/${id}/practice?page=${page}`),
+      placeholderData: keepPreviousData,
     }),
-  thread: (id: string) =>
+  /** The last lessons and the practice between. */
+  thread: (id: string, last = LESSONS) =>
     queryOptions({
-      queryKey: ["students", id, "thread"],
-      queryFn: () => api.get<Thread>(`/api/students/${id}/thread`),
+      queryKey: ["students", id, "thread", last],
+      queryFn: () => api.get<Thread>(`/api/students/${id}/thread?last=${last}`),
+      placeholderData: keepPreviousData,
     }),
   lesson: (id: string) =>
     queryOptions({ queryKey: ["lessons", id], queryFn: () => api.get<Lesson>(`/api/lessons/${id}`) }),
@@ -124,6 +130,11 @@ export const queries = {
       queryFn: () => api.get<Wire["PaperDay"][]>(`/api/plans/${plan}/paper`),
       gcTime: 0,
     }),
+  practised: (lesson: string) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "practised"],
+      queryFn: () => api.get<string[]>(`/api/lessons/${lesson}/plan/practised`),
+    }),
   offers: (lesson: string) =>
     queryOptions({
       queryKey: ["lessons", lesson, "offers"],
@@ -153,8 +164,9 @@ export const queries = {
       queryKey: ["drills", id, "record"],
       queryFn: () => api.get<Wire["DrillRecordView"]>(`/api/drills/${id}/record`),
     }),
-  today: (date: string) =>
-    queryOptions({ queryKey: ["today", date], queryFn: () => api.get<Today>(`/api/me/today?date=${date}`) }),
+  /** All that the phone needs for every day of the plan. */
+  me: () => queryOptions({ queryKey: ["me"], queryFn: () => api.get<Me>("/api/me") }),
+  mail: () => queryOptions({ queryKey: ["mail"], queryFn: () => api.get<Wire["Letter"][]>("/api/mail") }),
 };
 
 /** The vocabulary, said for one hand. */

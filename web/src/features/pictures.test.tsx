@@ -43,6 +43,7 @@ describe("the thread", () => {
   const done = { plannedDays: 9, doneDays: 8, plannedReps: 700, doneReps: 450 };
   const thread: Thread = {
     series: [{ id: "s", label: "slice", unit: "%", better: "lower" }],
+    all: 2,
     knots: [
       {
         lessonId: "1",

@@ -3,7 +3,8 @@ import { render } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { vi } from "vitest";
-import type { Catalogue, Lesson, PlanBlock, Today } from "@/api/types";
+import { plusDays, today } from "@/ui/dates";
+import type { Catalogue, Lesson, Me, PlanBlock, Session } from "@/api/types";
 
 const drill = (name: string) => ({
   id: "disc-turn",
@@ -147,7 +148,18 @@ export const CATALOGUE: Catalogue = {
   ],
   drills: {
     "disc-turn": drill("Disc turn"),
-    "edge-notice": { ...drill("Edge noticing"), id: "edge-notice" },
+    "edge-notice": {
+      ...drill("Edge noticing"),
+      id: "edge-notice",
+      notice: {
+        id: "edge",
+        question: "Where did the load run?",
+        answers: [
+          { id: "inner", label: "Inner edge" },
+          { id: "outer", label: "Outer edge" },
+        ],
+      },
+    },
   },
   ownDrills: [],
 };
@@ -213,21 +225,29 @@ export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
   ...part,
 });
 
-export function todayWith(blocks: PlanBlock[], part: Partial<Today> = {}): Today {
-  const day = { date: "2026-12-02", place: "home", minutes: 12, blocks };
+export const SIGNED_IN: Session = {
+  account: { name: "Ferris Dunmore", email: "ferris@x.example", role: "student" },
+  firstRun: false,
+  demo: [],
+  daysAhead: 0,
+};
+
+/** What the phone of a student knows who has these blocks to do on one day, today if no other is said. */
+export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today()): Me {
+  const day = { date, place: "home", minutes: 12, blocks };
+  const [from, nextLesson] = [plusDays(date, -1), plusDays(date, 13)];
   return {
     name: "Ferris Dunmore",
     handedness: "right",
-    date: "2026-12-02",
     plan: {
       id: "p1",
       studentId: "s1",
       lessonId: "l1",
-      from: "2026-12-01",
-      nextLesson: "2026-12-15",
+      from,
+      nextLesson,
       assigned: true,
       revision: 1,
-      terms: { from: "2026-12-01", nextLesson: "2026-12-15" },
+      terms: { from, nextLesson },
       changes: [],
       plan: {
         route: [
@@ -248,11 +268,10 @@ export function todayWith(blocks: PlanBlock[], part: Partial<Today> = {}): Today
         warnings: [],
       },
     },
-    day,
+    sessions: [],
     why: ["The pelvis slides away."],
     stopped: [],
     rungs: [],
-    practised: [],
     junior: false,
     ...part,
   };
@@ -273,15 +292,16 @@ export function serve(answers: Record<string, unknown | ((body: unknown) => unkn
   return calls;
 }
 
-type Where = { path?: string; at?: string; others?: string[] };
+type Where = { path?: string; at?: string; others?: string[]; known?: [string[], unknown][] };
 
 /** Shows a page at an address, with its own router and query client. */
-export function show(element: ReactElement, { path = "/", at = path, others = [] }: Where = {}) {
+export function show(element: ReactElement, { path = "/", at = path, others = [], known = [] }: Where = {}) {
   const router = createMemoryRouter(
     [{ path, element }, ...others.map((p) => ({ path: p, element: <p>Now at {p}</p> }))],
     { initialEntries: [at] },
   );
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
+  for (const [key, data] of known) client.setQueryData(key, data);
   return render(
     <QueryClientProvider client={client}>
       <RouterProvider router={router} />

@@ -8,8 +8,9 @@ import { CoachFrame } from "./CoachFrame";
 /** The pages of one role; anybody else is shown the way in. */
 export function OnlyFor({ role }: { role: "coach" | "student" }) {
   const session = useQuery(queries.session());
-  if (session.isPending) return <Loading />;
-  if (session.isError) return <Failed error={session.error} again={() => session.refetch()} />;
+  if (!session.data && session.isError)
+    return <Failed error={session.error} again={() => session.refetch()} />;
+  if (!session.data) return <Loading />;
   const account = session.data.account;
   if (!account) return <Navigate to="/sign-in" replace />;
   if (account.role !== role) return <Navigate to="/" replace />;
@@ -24,8 +25,9 @@ export function OnlyFor({ role }: { role: "coach" | "student" }) {
 /** Where each account begins. */
 export function Home() {
   const session = useQuery(queries.session());
-  if (session.isPending) return <Loading />;
-  if (session.isError) return <Failed error={session.error} again={() => session.refetch()} />;
+  if (!session.data && session.isError)
+    return <Failed error={session.error} again={() => session.refetch()} />;
+  if (!session.data) return <Loading />;
   if (session.data.firstRun) return <Navigate to="/start" replace />;
   if (!session.data.account) return <Navigate to="/sign-in" replace />;
   return <Navigate to={session.data.account.role === "coach" ? "/day" : "/today"} replace />;

@@ -1,6 +1,7 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useNavigate } from "react-router";
 import { api } from "@/api/client";
+import { forget } from "@/api/keeping";
 import { queries } from "@/api/queries";
 import type { Session } from "@/api/types";
 
@@ -22,11 +23,10 @@ export function useEnter<T>(enter: (details: T) => Promise<Session>) {
 }
 
 export function useSignOut() {
-  const client = useQueryClient();
   return useMutation({
     mutationFn: () => api.delete<void>("/api/session"),
     onSuccess: () => {
-      client.clear();
+      forget();
       window.location.assign("/sign-in");
     },
   });

@@ -33,6 +33,9 @@ export default function DayPage() {
       <div className="flex flex-wrap items-center gap-4">
         <h1>{longDay(date)}</h1>
         {(session.data?.demo.length ?? 0) > 0 && <NextDay />}
+        <Link to="/outbox" className="ml-auto">
+          Outbox
+        </Link>
       </div>
       <section aria-labelledby="lessons">
         <h2 id="lessons" className="mb-2">

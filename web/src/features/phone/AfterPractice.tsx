@@ -1,4 +1,4 @@
-import type { Catalogue, Today } from "@/api/types";
+import type { Catalogue } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Note } from "@/ui/Notice";
@@ -16,21 +16,17 @@ const FLIGHTS = 9;
 
 /** Clear or lost, pain, balls and a note; then what the gate says. */
 export function AfterPractice({
-  today,
   catalogue,
   session,
   onBack,
 }: {
-  today: Today;
   catalogue: Catalogue;
   session: ReturnType<typeof useSession>;
   onBack?: () => void;
 }) {
-  const { entry, change, stored, unsent, error } = session;
-  const drills = [...new Set(today.day!.blocks.map((b) => b.drill))];
-  const hitBalls = entry.blocks.some(
-    (b) => b.marks.length > 0 && (today.day!.blocks[b.block]?.balls ?? 0) > 0,
-  );
+  const { entry, blocks, change, stored, unsent, error } = session;
+  const drills = [...new Set(blocks.map((b) => b.drill))];
+  const hitBalls = entry.blocks.some((b) => b.marks.length > 0 && (blocks[b.block]?.balls ?? 0) > 0);
   if (entry.finished) {
     return <Finished catalogue={catalogue} stored={stored} waiting={unsent} error={error} />;
   }
@@ -135,6 +131,11 @@ function Finished({
       {waiting && error && (
         <Note tone="warn">
           Kept on this phone and sent as soon as there is a connection. ({error.message})
+        </Note>
+      )}
+      {stored?.session.earlierPlan && (
+        <Note>
+          Your plan had changed meanwhile. What you did is kept as you did it, and your coach sees that.
         </Note>
       )}
       {stored?.rungs.map((r) => (

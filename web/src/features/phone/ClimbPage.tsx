@@ -1,18 +1,21 @@
-import { useQuery } from "@tanstack/react-query";
-import { queries, useCatalogue } from "@/api/queries";
-import type { Catalogue, Today } from "@/api/types";
-import { longDay, today } from "@/ui/dates";
+import { useCatalogue } from "@/api/queries";
+import type { Catalogue } from "@/api/types";
+import { longDay } from "@/ui/dates";
 import { Failed, Loading } from "@/ui/Notice";
+import { dose } from "../plan/PlanDays";
 import { Staircase } from "../plan/Staircase";
 import { PhoneFrame } from "./PhoneFrame";
+import { Reminder } from "./Reminder";
+import { type Today, useToday } from "./today";
 
 /** The staircase so far, the gates, and the days to come. */
 export default function ClimbPage() {
-  const day = useQuery(queries.today(today()));
+  const day = useToday();
   const catalogue = useCatalogue(day.data?.handedness);
-  if (day.isPending || catalogue.isPending) return <Loading />;
-  if (day.isError) return <Failed error={day.error} again={() => day.refetch()} />;
-  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  if (day.error) return <Failed error={day.error} again={day.again} />;
+  if (!catalogue.data && catalogue.isError)
+    return <Failed error={catalogue.error} again={catalogue.refetch} />;
+  if (!day.data || !catalogue.data) return <Loading />;
   return (
     <PhoneFrame>
       <h1>The climb</h1>
@@ -69,16 +72,34 @@ function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
         <h2 className="mb-1">Coming days</h2>
         <ul>
           {coming.map((d) => (
-            <li key={d.date} className="border-line flex border-b py-2">
-              {longDay(d.date)}
-              <span className="text-soft ml-auto">
-                {catalogue.places.find((p) => p.id === d.place)?.label}, {Math.round(d.minutes)} min
-              </span>
+            <li key={d.date} className="border-line border-b">
+              <details>
+                <summary className="flex min-h-11 cursor-pointer items-center gap-2">
+                  {longDay(d.date)}
+                  <span className="text-soft ml-auto">
+                    {catalogue.places.find((p) => p.id === d.place)?.label}, {Math.round(d.minutes)} min
+                  </span>
+                </summary>
+                <ul className="pb-2">
+                  {d.blocks.map((block, i) => (
+                    <li key={i} className="flex justify-between gap-3">
+                      <span>
+                        {catalogue.drills[block.drill]?.name}
+                        <span className="text-soft ml-2 text-sm">
+                          {block.scored ? "scored" : label(block.rung)?.toLowerCase()}
+                        </span>
+                      </span>
+                      <span>{dose(block)}</span>
+                    </li>
+                  ))}
+                </ul>
+              </details>
             </li>
           ))}
           {coming.length === 0 && <li className="text-soft">No more days before the lesson.</li>}
         </ul>
       </section>
+      <Reminder hour={today.remindAt} />
     </div>
   );
 }

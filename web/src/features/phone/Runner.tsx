@@ -1,14 +1,25 @@
 import { Undo2, X } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import type { Catalogue, Hand, Today } from "@/api/types";
+import type { Catalogue, Hand } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Note } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { instruction } from "../drill/instruction";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
-import { endsSet, isContrast, marksOf, nextIsBall, wanted, withMarks } from "./session";
+import { Noticing } from "./Noticing";
+import {
+  endsSet,
+  isContrast,
+  marksOf,
+  nextIsBall,
+  noticedOf,
+  wanted,
+  withMarks,
+  withNoticed,
+} from "./session";
+import type { Today } from "./today";
 import type { useSession } from "./useSession";
 
 const KIND: Record<string, string> = { refresh: "To warm up", main: "Main block", check: "Check, scored" };
@@ -29,7 +40,7 @@ export function Runner({
   onNext: () => void;
   onEnd: () => void;
 }) {
-  const blocks = today.day!.blocks;
+  const { blocks } = session;
   const block = blocks[at]!;
   const drill = catalogue.drills[block.drill]!;
   const rung = catalogue.rungs.find((r) => r.id === block.rung)!;
@@ -39,16 +50,17 @@ export function Runner({
   const mark = (sign: "+" | "-" | "o") => {
     if (full) return;
     const next = marks + sign;
-    session.change((e) => withMarks(e, at, next));
+    session.change((e) => withMarks(e, at, block, next));
     if (endsSet(block, next.length)) setResting(true);
   };
   const undo = () => {
     setResting(false);
-    session.change((e) => withMarks(e, at, marks.slice(0, -1)));
+    session.change((e) => withMarks(e, at, block, marks.slice(0, -1)));
   };
   useAwake();
 
   const set = Math.floor(marks.length / block.repsPerSet);
+  const lastSet = Math.max(0, set - 1);
   const inSet = marks.slice(Math.min(set, block.sets - 1) * block.repsPerSet);
   const ball = nextIsBall(block, marks.length, rung);
   const contrast = isContrast(block, marks.length);
@@ -85,6 +97,13 @@ export function Runner({
               {!block.scored && drill.feel}
             </p>
           </div>
+        )}
+        {drill.notice && (resting || full) && (
+          <Noticing
+            notice={drill.notice}
+            said={noticedOf(session.entry, at)[lastSet] ?? ""}
+            onSay={(said) => session.change((e) => withNoticed(e, at, block, lastSet, said))}
+          />
         )}
         {drill.caution && <Note tone="warn">{drill.caution}</Note>}
         <details>

@@ -2,23 +2,27 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Play } from "lucide-react";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
-import type { Catalogue, Hand, Today } from "@/api/types";
+import type { Catalogue, Hand } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
-import { longDay, today } from "@/ui/dates";
+import { longDay } from "@/ui/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { dose } from "../plan/PlanDays";
 import { Notes } from "../practice/Notes";
 import { PhoneFrame } from "./PhoneFrame";
-import { emptyEntry, firstOpen, type Entry } from "./session";
+import { Adult } from "./Adult";
+import { firstOpen, type Marked } from "./session";
+import { type Today, useToday } from "./today";
+import { useOwnOutbox } from "./useOutbox";
 
 /** What to do today, why, how long, and with what. */
 export default function TodayPage() {
-  const day = useQuery(queries.today(today()));
+  const day = useToday();
   const catalogue = useCatalogue(day.data?.handedness);
-  if (day.isPending || catalogue.isPending) return <Loading />;
-  if (day.isError) return <Failed error={day.error} again={() => day.refetch()} />;
-  if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
+  if (day.error) return <Failed error={day.error} again={day.again} />;
+  if (!catalogue.data && catalogue.isError)
+    return <Failed error={catalogue.error} again={catalogue.refetch} />;
+  if (!day.data || !catalogue.data) return <Loading />;
   return (
     <PhoneFrame>
       <p className="text-soft">{longDay(day.data.date)}</p>
@@ -81,9 +85,9 @@ function Day({
   day: NonNullable<Today["day"]>;
   catalogue: Catalogue;
 }) {
-  const entry: Entry = today.session
-    ? { ...emptyEntry(today.plan!.id, today.date), blocks: today.session.blocks }
-    : emptyEntry(today.plan!.id, today.date);
+  const kept = useOwnOutbox().load(today.plan!.id, today.date)?.entry;
+  const entry: Marked = kept ?? today.session ?? { blocks: [] };
+  const done = kept ? kept.finished : today.session?.finished;
   const begun = entry.blocks.length > 0;
   const open = firstOpen(day.blocks, entry, today.stopped) < day.blocks.length;
   const main = day.blocks.find((b) => b.kind === "main") ?? day.blocks[0]!;
@@ -104,10 +108,10 @@ function Day({
           you; pain that stays goes to a doctor or physiotherapist.
         </Note>
       ))}
-      {today.junior && <Note>Tell an adult before you practise.</Note>}
-      {today.session?.finished ? (
+      {today.junior && <Adult adult={today.adult} />}
+      {done ? (
         <p className="font-semibold">Today is done. Well practised.</p>
-      ) : (
+      ) : today.junior && !today.adult ? null : (
         <ButtonLink to="/today/practice" weight="main" className="min-h-16! text-xl">
           <Play aria-hidden className="size-6" /> {begun ? (open ? "Go on" : "Finish") : "Begin"}
         </ButtonLink>

@@ -1,18 +1,19 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
+import type { ReactElement } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Today } from "@/api/types";
-import { today } from "@/ui/dates";
-import { block, CATALOGUE, serve, show, todayWith } from "@/testing/fixtures";
+import type { Me } from "@/api/types";
+import { longDay, plusDays, today } from "@/ui/dates";
+import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/testing/fixtures";
 import RunnerPage from "./RunnerPage";
 import type { Entry } from "./session";
 import TodayPage from "./TodayPage";
 
-const path = `GET /api/me/today?date=${today()}`;
+const path = "GET /api/me";
 
 /** A server that stores whatever session it is sent. */
-function phone(day: Today) {
+function phone(me: Me) {
   const answers = new Proxy<Record<string, unknown>>(
-    { [path]: day, "GET /api/catalogue?hand=right": CATALOGUE },
+    { [path]: me, "GET /api/session": SIGNED_IN, "GET /api/catalogue?hand=right": CATALOGUE },
     {
       get: (known, request: string) =>
         request.startsWith("PUT /api/me/practice/")
@@ -36,6 +37,9 @@ function phone(day: Today) {
   return serve(answers);
 }
 
+const open = (page: ReactElement, where: { path: string }) =>
+  show(page, { ...where, known: [[["session"], SIGNED_IN]] });
+
 beforeEach(() => localStorage.clear());
 afterEach(() => {
   cleanup();
@@ -44,8 +48,8 @@ afterEach(() => {
 
 describe("today", () => {
   it("says what, where, how long and why", async () => {
-    phone(todayWith([block({ drill: "edge-notice", kind: "refresh" }), block()]));
-    show(<TodayPage />, { path: "/today" });
+    phone(meWith([block({ drill: "edge-notice", kind: "refresh" }), block()]));
+    open(<TodayPage />, { path: "/today" });
     await screen.findByText("Hello Ferris");
     expect(document.body.textContent).toContain("At home, about 12 minutes, with flying disc.");
     expect(screen.getByText("The pelvis slides away.")).toBeTruthy();
@@ -53,27 +57,38 @@ describe("today", () => {
   });
 
   it("is quiet on a free day and before the first plan", async () => {
-    phone(todayWith([], { day: undefined, nextDay: "2026-12-04" }));
-    show(<TodayPage />, { path: "/today" });
-    expect((await screen.findByText(/Next practice/)).textContent).toContain("4");
+    phone(meWith([block()], {}, plusDays(today(), 2)));
+    open(<TodayPage />, { path: "/today" });
+    expect((await screen.findByText(/Next practice/)).textContent).toContain(longDay(plusDays(today(), 2)));
     cleanup();
-    phone(todayWith([], { day: undefined, plan: undefined }));
-    show(<TodayPage />, { path: "/today" });
+    phone(meWith([], { plan: undefined }));
+    open(<TodayPage />, { path: "/today" });
     expect(await screen.findByText(/No plan yet/)).toBeTruthy();
   });
 
   it("says that a drill is stopped and sends pain to a doctor", async () => {
-    phone(todayWith([block()], { stopped: ["disc-turn"] }));
-    show(<TodayPage />, { path: "/today" });
+    phone(meWith([block()], { stopped: ["disc-turn"] }));
+    open(<TodayPage />, { path: "/today" });
     expect((await screen.findByText(/is stopped because it hurt/)).textContent).toContain(
       "doctor or physiotherapist",
     );
   });
 
   it("reminds a junior of an adult", async () => {
-    phone(todayWith([block()], { junior: true }));
-    show(<TodayPage />, { path: "/today" });
-    expect(await screen.findByText(/Tell an adult/)).toBeTruthy();
+    const calls = phone(meWith([block()], { junior: true }));
+    open(<TodayPage />, { path: "/today" });
+    const field = await screen.findByLabelText("Which adult knows?");
+    expect(screen.queryByText("Begin"), "not before one knows").toBeNull();
+    fireEvent.change(field, { target: { value: "Orla Dunmore" } });
+    fireEvent.click(screen.getByRole("button", { name: "This adult knows" }));
+    await waitFor(() =>
+      expect(calls.find((c) => c.request === "PUT /api/me/adult")?.body).toEqual({ name: "Orla Dunmore" }),
+    );
+    cleanup();
+    phone(meWith([block()], { junior: true, adult: "Orla Dunmore" }));
+    open(<TodayPage />, { path: "/today" });
+    expect(await screen.findByText(/Orla Dunmore knows/)).toBeTruthy();
+    expect(screen.getByText("Begin")).toBeTruthy();
   });
 });
 
@@ -81,10 +96,8 @@ describe("a session", () => {
   const good = () => fireEvent.click(screen.getByRole("button", { name: "Good" }));
 
   it("counts, undoes, rests after a set and goes on", async () => {
-    const calls = phone(
-      todayWith([block({ sets: 2, repsPerSet: 2 }), block({ kind: "check", scored: true })]),
-    );
-    show(<RunnerPage />, { path: "/today/practice" });
+    const calls = phone(meWith([block({ sets: 2, repsPerSet: 2 }), block({ kind: "check", scored: true })]));
+    open(<RunnerPage />, { path: "/today/practice" });
     await screen.findByRole("heading", { name: "Disc turn" });
     good();
     fireEvent.click(screen.getByRole("button", { name: "Not" }));
@@ -100,29 +113,33 @@ describe("a session", () => {
     expect(await screen.findByText(/Good is: The disc turned/)).toBeTruthy();
     await waitFor(() => {
       const entry = calls.at(-1)?.body as Entry;
-      expect(entry.blocks).toEqual([{ block: 0, marks: "++++" }]);
+      expect(entry.blocks).toMatchObject([{ block: 0, drill: "disc-turn", marks: "++++" }]);
     });
     const ids = new Set(calls.filter((c) => c.request.startsWith("PUT")).map((c) => c.request));
     expect(ids.size).toBe(1);
   });
 
   it("takes up where it was left, also without the server", async () => {
-    phone(todayWith([block()]));
-    show(<RunnerPage />, { path: "/today/practice" });
+    phone(meWith([block()]));
+    open(<RunnerPage />, { path: "/today/practice" });
     await screen.findByRole("heading", { name: "Disc turn" });
     good();
     good();
     cleanup();
-    serve({ [path]: todayWith([block()]), "GET /api/catalogue?hand=right": CATALOGUE });
-    show(<RunnerPage />, { path: "/today/practice" });
+    serve({
+      [path]: meWith([block()]),
+      "GET /api/session": SIGNED_IN,
+      "GET /api/catalogue?hand=right": CATALOGUE,
+    });
+    open(<RunnerPage />, { path: "/today/practice" });
     expect(await screen.findByText("2 good of 2")).toBeTruthy();
     good();
     expect(await screen.findByText(/kept on the phone/)).toBeTruthy();
   });
 
   it("says when the next is a ball", async () => {
-    phone(todayWith([block({ rung: "short", repsPerSet: 4, balls: 1 })]));
-    show(<RunnerPage />, { path: "/today/practice" });
+    phone(meWith([block({ rung: "short", repsPerSet: 4, balls: 1 })]));
+    open(<RunnerPage />, { path: "/today/practice" });
     expect(await screen.findByText("Now without a ball")).toBeTruthy();
     good();
     good();
@@ -131,8 +148,8 @@ describe("a session", () => {
   });
 
   it("asks how it was before it ends, and says what the gate says", async () => {
-    const calls = phone(todayWith([block({ drill: "edge-notice" }), block()]));
-    show(<RunnerPage />, { path: "/today/practice" });
+    const calls = phone(meWith([block({ drill: "edge-notice" }), block()]));
+    open(<RunnerPage />, { path: "/today/practice" });
     await screen.findByRole("heading", { name: "Edge noticing" });
     fireEvent.click(screen.getByRole("button", { name: "Stop here" }));
     expect(screen.getByRole("button", { name: "Done for today" })).toHaveProperty("disabled", true);
@@ -155,21 +172,48 @@ describe("a session", () => {
     });
   });
 
+  it("asks after each set what the drill wants noticed, and keeps it", async () => {
+    const calls = phone(meWith([block({ drill: "edge-notice", sets: 2, repsPerSet: 1 })]));
+    open(<RunnerPage />, { path: "/today/practice" });
+    await screen.findByRole("heading", { name: "Edge noticing" });
+    expect(screen.queryByText("Where did the load run?")).toBeNull();
+    good();
+    fireEvent.click(screen.getByRole("radio", { name: "Inner edge" }));
+    fireEvent.click(screen.getByRole("button", { name: "Go on now" }));
+    good();
+    fireEvent.click(screen.getByRole("radio", { name: "Outer edge" }));
+    await waitFor(() => expect((calls.at(-1)?.body as Entry).blocks[0]?.noticed).toEqual(["inner", "outer"]));
+  });
+
+  it("ends a session by the plan it was begun with", async () => {
+    phone(meWith([block()]));
+    open(<RunnerPage />, { path: "/today/practice" });
+    await screen.findByRole("heading", { name: "Disc turn" });
+    good();
+    cleanup();
+    phone(meWith([block({ drill: "edge-notice" })]));
+    open(<RunnerPage />, { path: "/today/practice" });
+    expect(await screen.findByRole("heading", { name: "Disc turn" })).toBeTruthy();
+    expect(screen.getByText("1 good of 1")).toBeTruthy();
+  });
+
   it("asks for a rep wrong on purpose and does not judge it", async () => {
-    const calls = phone(todayWith([block({ sets: 1, repsPerSet: 2, contrast: 1 })]));
-    show(<RunnerPage />, { path: "/today/practice" });
+    const calls = phone(meWith([block({ sets: 1, repsPerSet: 2, contrast: 1 })]));
+    open(<RunnerPage />, { path: "/today/practice" });
     await screen.findByRole("heading", { name: "Disc turn" });
     good();
     expect(screen.getByText("This one wrong on purpose")).toBeTruthy();
     expect(screen.queryByRole("button", { name: "Good" })).toBeNull();
     fireEvent.click(screen.getByRole("button", { name: "Felt it" }));
     expect(screen.getByText("1 good of 1")).toBeTruthy();
-    await waitFor(() => expect((calls.at(-1)?.body as Entry).blocks).toEqual([{ block: 0, marks: "+o" }]));
+    await waitFor(() =>
+      expect((calls.at(-1)?.body as Entry).blocks).toMatchObject([{ block: 0, marks: "+o" }]),
+    );
   });
 
   it("passes by a stopped drill", async () => {
-    phone(todayWith([block(), block({ drill: "edge-notice" })], { stopped: ["disc-turn"] }));
-    show(<RunnerPage />, { path: "/today/practice" });
+    phone(meWith([block(), block({ drill: "edge-notice" })], { stopped: ["disc-turn"] }));
+    open(<RunnerPage />, { path: "/today/practice" });
     expect(await screen.findByRole("heading", { name: "Edge noticing" })).toBeTruthy();
   });
 });

@@ -1,6 +1,16 @@
 import { describe, expect, it } from "vitest";
 import type { PlanBlock } from "@/api/types";
-import { emptyEntry, endsSet, isContrast, firstOpen, marksOf, newId, nextIsBall, withMarks } from "./session";
+import {
+  emptyEntry,
+  endsSet,
+  isContrast,
+  firstOpen,
+  marksOf,
+  newId,
+  nextIsBall,
+  withMarks,
+  withNoticed,
+} from "./session";
 
 const block = (part: Partial<PlanBlock>): PlanBlock => ({
   fault: "sway",
@@ -22,17 +32,19 @@ const block = (part: Partial<PlanBlock>): PlanBlock => ({
 
 describe("a session", () => {
   it("keeps marks per block, in the plan's order", () => {
-    const entry = withMarks(withMarks(emptyEntry("p", "2026-12-01"), 2, "+"), 0, "+-");
-    expect(entry.blocks).toEqual([
-      { block: 0, marks: "+-" },
+    const entry = withMarks(withMarks(emptyEntry("p", "2026-12-01"), 2, block({}), "+"), 0, block({}), "+-");
+    expect(entry.blocks).toMatchObject([
+      { block: 0, drill: "disc-turn", rung: "feel", kind: "main", marks: "+-" },
       { block: 2, marks: "+" },
     ]);
     expect(marksOf(entry, 1)).toBe("");
+    const said = withNoticed(withNoticed(entry, 0, block({}), 2, "outer"), 0, block({}), 0, "inner");
+    expect(said.blocks[0]).toMatchObject({ marks: "+-", noticed: ["inner", "", "outer"] });
   });
 
   it("goes on where it was left and passes by what is stopped", () => {
     const blocks = [block({}), block({ drill: "inner-prop" }), block({})];
-    const entry = withMarks(emptyEntry("p", "2026-12-01"), 0, "++++++++++");
+    const entry = withMarks(emptyEntry("p", "2026-12-01"), 0, block({}), "++++++++++");
     expect(firstOpen(blocks, entry, [])).toBe(1);
     expect(firstOpen(blocks, entry, ["inner-prop"])).toBe(2);
     expect(firstOpen(blocks, entry, ["inner-prop", "disc-turn"])).toBe(3);

@@ -15,6 +15,7 @@ export function emptyEntry(planId: string, day: string): Entry {
   return {
     planId,
     day,
+    edition: 0,
     blocks: [],
     feel: undefined,
     pain: undefined,
@@ -24,13 +25,42 @@ export function emptyEntry(planId: string, day: string): Entry {
   };
 }
 
-export function marksOf(entry: Entry, block: number): string {
+/** What was done, block by block. */
+export type Marked = Pick<Entry, "blocks">;
+
+export function marksOf(entry: Marked, block: number): string {
   return entry.blocks.find((b) => b.block === block)?.marks ?? "";
 }
 
-export function withMarks(entry: Entry, block: number, marks: string): Entry {
-  const others = entry.blocks.filter((b) => b.block !== block);
-  return { ...entry, blocks: [...others, { block, marks }].sort((a, b) => a.block - b.block) };
+/** With these marks in the block at that place; said with what the block is, for the plan may change meanwhile. */
+export function withMarks(entry: Entry, at: number, block: PlanBlock, marks: string): Entry {
+  return withBlock(entry, at, block, { marks });
+}
+
+export function noticedOf(entry: Entry, block: number): string[] {
+  return entry.blocks.find((b) => b.block === block)?.noticed ?? [];
+}
+
+/** With what was noticed in a set, counted from 0. */
+export function withNoticed(entry: Entry, at: number, block: PlanBlock, set: number, said: string): Entry {
+  const before = noticedOf(entry, at);
+  const noticed = Array.from({ length: Math.max(before.length, set + 1) }, (_, i) =>
+    i === set ? said : (before[i] ?? ""),
+  );
+  return withBlock(entry, at, block, { noticed });
+}
+
+function withBlock(
+  entry: Entry,
+  at: number,
+  block: PlanBlock,
+  part: { marks?: string; noticed?: string[] },
+): Entry {
+  const { fault, drill, rung, kind } = block;
+  const before = { marks: marksOf(entry, at), noticed: noticedOf(entry, at) };
+  const others = entry.blocks.filter((b) => b.block !== at);
+  const one = { block: at, fault, drill, rung, kind, ...before, ...part };
+  return { ...entry, blocks: [...others, one].sort((a, b) => a.block - b.block) };
 }
 
 /** Reps a block asks for. */
@@ -39,7 +69,7 @@ export function wanted(block: PlanBlock): number {
 }
 
 /** The first block that is neither done nor stopped; the number of blocks when all are. */
-export function firstOpen(blocks: PlanBlock[], entry: Entry, stopped: string[]): number {
+export function firstOpen(blocks: PlanBlock[], entry: Marked, stopped: string[]): number {
   const open = blocks.findIndex((b, i) => !stopped.includes(b.drill) && marksOf(entry, i).length < wanted(b));
   return open < 0 ? blocks.length : open;
 }

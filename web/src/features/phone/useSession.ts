@@ -1,10 +1,12 @@
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
-import { api } from "@/api/client";
-import type { Today, Wire } from "@/api/types";
+import { queries } from "@/api/queries";
 import { useSaver } from "@/api/useSaver";
-import { type Draft, isUnsent, keepDraft, loadDraft, markSent } from "./outbox";
+import type { Draft, Outbox } from "./outbox";
+import { sendSession } from "./sending";
 import { emptyEntry, type Entry, newId } from "./session";
+import type { Today } from "./today";
+import { useOwnOutbox } from "./useOutbox";
 
 /**
  * Today's session: kept on the phone with every rep and sent whole to the server, so that sending it again does no
@@ -12,51 +14,47 @@ import { emptyEntry, type Entry, newId } from "./session";
  */
 export function useSession(today: Today) {
   const client = useQueryClient();
-  const [draft, setDraft] = useState<Draft>(() => begin(today));
+  const outbox = useOwnOutbox();
+  const [draft, setDraft] = useState<Draft>(() => begin(today, outbox));
   const send = useCallback(
-    async ({ id, entry }: Draft) => {
-      const stored = await api.put<Wire["StoredPractice"]>(`/api/me/practice/${id}`, entry);
-      markSent({ id, entry });
-      void client.invalidateQueries({ queryKey: ["today"], refetchType: "none" });
+    async ({ id }: Draft) => {
+      const stored = await sendSession(outbox, id);
+      void client.invalidateQueries({ queryKey: queries.me().queryKey, refetchType: "none" });
       return stored;
     },
-    [client],
+    [client, outbox],
   );
   // What was kept without a signal is sent when the session is taken up again, not only with the next rep.
-  const [waits] = useState(() => isUnsent(draft.id));
+  const [waits] = useState(() => outbox.isUnsent(draft.id));
   const { state, error, answer } = useSaver(draft, send, waits);
   const change = useCallback(
     (next: (entry: Entry) => Entry) =>
       setDraft((was) => {
-        const draft = { id: was.id, entry: next(was.entry) };
-        keepDraft(draft);
+        const draft = { ...was, entry: { ...next(was.entry), edition: was.entry.edition + 1 } };
+        outbox.keep(draft);
         return draft;
       }),
-    [],
+    [outbox],
   );
-  return { entry: draft.entry, change, unsent: state !== "saved", error, stored: answer };
+  return {
+    entry: draft.entry,
+    blocks: draft.planned,
+    change,
+    unsent: state !== "saved",
+    error,
+    stored: answer,
+  };
 }
 
 /** What the phone kept, else what the server has, else a fresh one. */
-function begin(today: Today): Draft {
+function begin(today: Today, outbox: Outbox): Draft {
   const planId = today.plan!.id;
-  const kept = loadDraft(planId, today.date);
+  const planned = today.day!.blocks;
+  const kept = outbox.load(planId, today.date);
   if (kept) return kept;
   if (today.session) {
-    const { id, blocks, feel, pain, balls, note, finished } = today.session;
-    return {
-      id,
-      entry: {
-        planId,
-        day: today.date,
-        blocks: blocks.map((b) => ({ block: b.block, marks: b.marks })),
-        feel,
-        pain,
-        balls,
-        note,
-        finished,
-      },
-    };
+    const { id, day, blocks, feel, pain, balls, note, finished, edition } = today.session;
+    return { id, planned, entry: { planId, day, blocks, feel, pain, balls, note, finished, edition } };
   }
-  return { id: newId(), entry: emptyEntry(planId, today.date) };
+  return { id: newId(), planned, entry: emptyEntry(planId, today.date) };
 }

@@ -63,7 +63,7 @@ function open(answers: Record<string, unknown>) {
   const calls = serve({
     "GET /api/lessons/l1": DECIDED,
     "GET /api/catalogue?hand=right": CATALOGUE,
-    "GET /api/students/s1/practice": { sessions: [], rungs: [], stopped: [] },
+    "GET /api/lessons/l1/plan/practised": [],
     ...answers,
   });
   show(<PlanPage />, { path: "/lessons/:id/plan", at: "/lessons/l1/plan" });
@@ -121,10 +121,9 @@ describe("the plan page", () => {
   });
 
   it("fills what was done once the student has it", async () => {
-    const session = { id: "x", day: "2026-12-02", blocks: [], balls: {}, note: "", finished: true };
     open({
       "GET /api/lessons/l1/plan": { ...PLAN, assigned: true },
-      "GET /api/students/s1/practice": { sessions: [session], rungs: [], stopped: [] },
+      "GET /api/lessons/l1/plan/practised": ["2026-12-02"],
     });
     await waitFor(() => expect(screen.getByText("done")).toBeTruthy());
     expect(screen.getByRole("group", { name: /^The climb/ }).textContent).toContain("70 reps, done");

@@ -37,10 +37,7 @@ export default function PlanPage() {
 
 function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPlan; catalogue: Catalogue }) {
   const work = usePlanTerms(lesson, plan);
-  const practice = useQuery(queries.practice(lesson.studentId));
-  const practised = (practice.data?.sessions ?? [])
-    .map((s) => s.day)
-    .filter((day) => plan && day >= plan.from && day < plan.nextLesson);
+  const practised = useQuery(queries.practised(lesson.id)).data ?? [];
   const fault = (id: string) => catalogue.faults.find((f) => f.id === id)?.label ?? id;
   const edited = plan ? countOf(plan.terms) : 0;
 

@@ -1,7 +1,7 @@
 import { cleanup, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Plan, StoredPlan } from "@/api/types";
-import { block, CATALOGUE, LESSON, serve, show, todayWith } from "@/testing/fixtures";
+import { block, CATALOGUE, LESSON, serve, show, meWith } from "@/testing/fixtures";
 import SheetPage from "./SheetPage";
 import { cueCard, weeksOf } from "./sheetShape";
 
@@ -11,7 +11,7 @@ const day = (date: string, ...blocks: ReturnType<typeof block>[]) => ({
   minutes: 12,
   blocks,
 });
-const STORED = todayWith([block()]).plan as StoredPlan;
+const STORED = meWith([block()]).plan as StoredPlan;
 const PLAN: Plan = {
   ...STORED.plan,
   cautions: ["Pain means stop."],

@@ -9,7 +9,8 @@ import { Failed, Loading, Note } from "@/ui/Notice";
 import { FELT } from "./felt";
 import { Notes } from "./Notes";
 
-const SHOWN = 8;
+/** As many as the server gives at once. */
+const PAGE = 20;
 const NOTES_SHOWN = 4;
 const STANDING: Record<string, string> = {
   passed: "passed",
@@ -20,12 +21,11 @@ const STANDING: Record<string, string> = {
 
 /** The coach's look at what was practised: pain first, then the gates, then day by day. */
 export function PracticePanel({ studentId, catalogue }: { studentId: string; catalogue: Catalogue }) {
-  const practice = useQuery(queries.practice(studentId));
-  const [all, setAll] = useState(false);
+  const [page, setPage] = useState(0);
+  const practice = useQuery(queries.practice(studentId, page));
   if (practice.isPending) return <Loading />;
   if (practice.isError) return <Failed error={practice.error} again={() => practice.refetch()} />;
-  const { sessions, rungs, stopped } = practice.data;
-  const shown = all ? sessions : sessions.slice(0, SHOWN);
+  const { sessions, rungs, stopped, all } = practice.data;
   return (
     <section aria-labelledby="practice" className="grid content-start gap-4">
       <h2 id="practice">Practice</h2>
@@ -54,23 +54,32 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
             </tr>
           </thead>
           <tbody>
-            {shown.map((session) => (
+            {sessions.map((session) => (
               <SessionRow key={session.id} session={session} catalogue={catalogue} />
             ))}
           </tbody>
         </table>
       )}
-      {!all && sessions.length > SHOWN && (
-        <Button weight="quiet" className="justify-self-start" onClick={() => setAll(true)}>
-          Show all {sessions.length}
-        </Button>
+      {all > PAGE && (
+        <nav aria-label="Pages of practice" className="no-print flex items-center gap-3">
+          <Button weight="quiet" disabled={page === 0} onClick={() => setPage(page - 1)}>
+            Later
+          </Button>
+          <span className="text-soft">
+            {page * PAGE + 1} to {Math.min(all, (page + 1) * PAGE)} of {all} days
+          </span>
+          <Button weight="quiet" disabled={(page + 1) * PAGE >= all} onClick={() => setPage(page + 1)}>
+            Earlier
+          </Button>
+        </nav>
       )}
-      <CoachsNotes studentId={studentId} all={all} />
+      <CoachsNotes studentId={studentId} />
     </section>
   );
 }
 
-function CoachsNotes({ studentId, all }: { studentId: string; all: boolean }) {
+function CoachsNotes({ studentId }: { studentId: string }) {
+  const [all, setAll] = useState(false);
   const client = useQueryClient();
   const notes = useQuery(queries.notes(studentId));
   const answer = useMutation({
@@ -91,9 +100,30 @@ function CoachsNotes({ studentId, all }: { studentId: string; all: boolean }) {
         busy={answer.isPending}
         onAnswer={(session, said) => answer.mutate({ session, said })}
       />
+      {!all && notes.data.length > NOTES_SHOWN && (
+        <Button weight="quiet" onClick={() => setAll(true)}>
+          Earlier notes
+        </Button>
+      )}
       {answer.isError && <Failed error={answer.error} />}
     </section>
   );
+}
+
+/** What was noticed in a block: how often each answer, or the mean of the numbers. */
+function noticedIn(block: Practice["sessions"][number]["blocks"][number], catalogue: Catalogue): string[] {
+  const drill = catalogue.drills[block.drill];
+  const said = block.noticed.filter((n) => n !== "");
+  if (!drill?.notice || said.length === 0) return [];
+  if (drill.notice.unit) {
+    const mean = said.reduce((sum, n) => sum + Number(n), 0) / said.length;
+    return [`${drill.name}: ${mean.toFixed(1)} ${drill.notice.unit} in the mean of ${said.length} sets`];
+  }
+  const counts = drill.notice.answers
+    .map((a) => ({ label: a.label.toLowerCase(), count: said.filter((n) => n === a.id).length }))
+    .filter((a) => a.count > 0)
+    .map((a) => `${a.label} ${a.count} of ${said.length}`);
+  return [`${drill.name}: ${counts.join(", ")}`];
 }
 
 function SessionRow({ session, catalogue }: { session: Practice["sessions"][number]; catalogue: Catalogue }) {
@@ -102,9 +132,18 @@ function SessionRow({ session, catalogue }: { session: Practice["sessions"][numb
   const judged = [...marks].filter((m) => m !== "o").length;
   const checks = session.blocks.filter((b) => b.kind === "check" && b.marks.length >= 10);
   const joint = catalogue.joints.find((j) => j.id === session.pain?.where)?.label.toLowerCase();
+  const noticed = session.blocks.flatMap((b) => noticedIn(b, catalogue));
   return (
     <tr className="border-line border-b align-baseline">
-      <td className="py-1.5 pr-3 whitespace-nowrap">{shortDay(session.day)}</td>
+      <td className="py-1.5 pr-3">
+        <span className="whitespace-nowrap">{shortDay(session.day)}</span>
+        {session.earlierPlan && <span className="text-soft block text-sm">by the plan as it was before</span>}
+        {noticed.map((said) => (
+          <span key={said} className="text-soft block text-sm">
+            {said}
+          </span>
+        ))}
+      </td>
       <td className="pr-3">{marks.length}</td>
       <td className="pr-3 whitespace-nowrap">
         {judged > 0 ? `${Math.round((100 * good) / judged)} %` : "–"}

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { StoredPlan } from "@/api/types";
-import { block, CATALOGUE, LESSON, serve, show, todayWith } from "@/testing/fixtures";
+import { block, CATALOGUE, LESSON, serve, show, meWith } from "@/testing/fixtures";
 import { asPlanned, isBlank, NOTHING, ticked } from "./paper";
 import PaperPage from "./PaperPage";
 
@@ -11,7 +11,7 @@ const DAY = {
   minutes: 12,
   blocks: [block({ sets: 3 }), block({ kind: "check", sets: 2, scored: true })],
 };
-const STORED = { ...(todayWith([block()]).plan as StoredPlan), id: "p1", assigned: true };
+const STORED = { ...(meWith([block()]).plan as StoredPlan), id: "p1", assigned: true };
 
 afterEach(() => {
   cleanup();

@@ -1,7 +1,8 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { api } from "@/api/client";
-import { queries, useCatalogue } from "@/api/queries";
+import { LESSONS, queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Lesson, StudentProfile, Thread } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { longDay } from "@/ui/dates";
@@ -14,7 +15,8 @@ import { InviteSheet } from "./InviteSheet";
 export default function StudentPage() {
   const id = useParams().id as string;
   const student = useQuery(queries.student(id));
-  const thread = useQuery(queries.thread(id));
+  const [last, setLast] = useState(LESSONS);
+  const thread = useQuery(queries.thread(id, last));
   const catalogue = useCatalogue(student.data?.profile.handedness);
   const navigate = useNavigate();
   const client = useQueryClient();
@@ -39,6 +41,13 @@ export default function StudentPage() {
           <h1>{profile.name}</h1>
           <p className="text-soft">{facts(profile, catalogue.data)}</p>
           {profile.complaint && <p>“{profile.complaint}”</p>}
+          {profile.ageBand === "junior" && (
+            <p className="text-soft">
+              {student.data.adult
+                ? `${student.data.adult} knows of the practice.`
+                : "Which adult knows of the practice is asked on the phone before the first session."}
+            </p>
+          )}
         </div>
         <div className="no-print ml-auto flex flex-wrap gap-3">
           <ButtonLink to={`/students/${id}/edit`} weight="quiet">
@@ -63,7 +72,11 @@ export default function StudentPage() {
         <>
           <ThreadPicture thread={thread.data} />
           <div className="grid gap-10 lg:grid-cols-[1fr_1.4fr]">
-            <LessonList thread={thread.data} catalogue={catalogue.data} />
+            <LessonList
+              thread={thread.data}
+              catalogue={catalogue.data}
+              onEarlier={() => setLast(last + LESSONS)}
+            />
             <PracticePanel studentId={id} catalogue={catalogue.data} />
           </div>
         </>
@@ -84,7 +97,15 @@ function facts(profile: StudentProfile, catalogue: Catalogue): string {
   ].join(" · ");
 }
 
-function LessonList({ thread, catalogue }: { thread: Thread; catalogue: Catalogue }) {
+function LessonList({
+  thread,
+  catalogue,
+  onEarlier,
+}: {
+  thread: Thread;
+  catalogue: Catalogue;
+  onEarlier: () => void;
+}) {
   const fault = (id: string) => catalogue.faults.find((f) => f.id === id)?.label ?? id;
   return (
     <section aria-labelledby="lessons">
@@ -106,6 +127,11 @@ function LessonList({ thread, catalogue }: { thread: Thread; catalogue: Catalogu
           </li>
         ))}
       </ul>
+      {thread.knots.length < thread.all && (
+        <Button weight="quiet" className="no-print" onClick={onEarlier}>
+          Earlier lessons ({thread.all - thread.knots.length})
+        </Button>
+      )}
     </section>
   );
 }

@@ -103,6 +103,7 @@ describe("a student's page", () => {
   const point = (value: number) => ({ value, low: value - 5, high: value + 5, of: 10 });
   const thread: Thread = {
     series: [{ id: "flight:slice", label: "Balls: slice", unit: "%", better: "lower" }],
+    all: 1,
     knots: [
       {
         lessonId: "l1",
@@ -116,13 +117,32 @@ describe("a student's page", () => {
     ],
   };
   const practice: Practice = {
+    all: 1,
     sessions: [
       {
+        edition: 3,
+        earlierPlan: true,
         id: "x",
         day: "2026-11-05",
         blocks: [
-          { block: 0, fault: "sway", drill: "disc-turn", rung: "feel", kind: "main", marks: "++--" },
-          { block: 1, fault: "sway", drill: "disc-turn", rung: "feel", kind: "check", marks: "++++++++-+" },
+          {
+            block: 0,
+            fault: "sway",
+            drill: "disc-turn",
+            rung: "feel",
+            kind: "main",
+            marks: "++--",
+            noticed: ["inner", "inner", "outer"],
+          },
+          {
+            block: 1,
+            fault: "sway",
+            drill: "disc-turn",
+            rung: "feel",
+            kind: "check",
+            marks: "++++++++-+",
+            noticed: [],
+          },
         ],
         feel: 4,
         pain: { where: "back", score: 4, drill: "disc-turn" },
@@ -146,8 +166,8 @@ describe("a student's page", () => {
   };
   const answers = {
     "GET /api/students/s1": { id: "s1", signedUp: false, profile },
-    "GET /api/students/s1/thread": thread,
-    "GET /api/students/s1/practice": practice,
+    "GET /api/students/s1/thread?last=12": thread,
+    "GET /api/students/s1/practice?page=0": practice,
     "GET /api/students/s1/notes": [
       {
         session: "x",

@@ -4,8 +4,10 @@ import java.time.Clock;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.context.annotation.Bean;
+import org.springframework.scheduling.annotation.EnableScheduling;
 
 /** Starts the server. */
+@EnableScheduling
 @SpringBootApplication
 public class HodegonApplication {
 

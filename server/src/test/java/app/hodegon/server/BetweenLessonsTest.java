@@ -42,7 +42,7 @@ class BetweenLessonsTest {
     }
 
     private JsonNode days() {
-        return phone.get("/api/me/today").expect(200).body().at("/plan/plan/days");
+        return phone.get("/api/me").expect(200).body().at("/plan/plan/days");
     }
 
     private void nextDay() {
@@ -56,14 +56,17 @@ class BetweenLessonsTest {
     }
 
     private void practise(String check, String note) {
-        JsonNode day = phone.get("/api/me/today").expect(200).body().path("day");
-        int block = day.path("blocks").size() - 1;
-        assertThat(day.at("/blocks/" + block + "/kind").asString()).isEqualTo("check");
-        phone.put("/api/me/practice/" + UUID.randomUUID(), """
-                        {"planId":"%s","day":"%s","blocks":[{"block":%d,"marks":"%s"}],"feel":4,"pain":null,
-                         "balls":{"flight":{},"strike":{},"divot":{}},"note":"%s","finished":true}""".formatted(
-                                planId, day.path("date").asString(), block, check, note))
+        PhoneEntry day = day();
+        assertThat(day.blocks().at("/" + day.check() + "/kind").asString()).isEqualTo("check");
+        phone.put("/api/me/practice/" + UUID.randomUUID(), day.with(1, day.check(), check, "\"feel\":4,", note, true))
                 .expect(200);
+    }
+
+    /** Today, as the phone has it. */
+    private PhoneEntry day() {
+        return new PhoneEntry(
+                phone.get("/api/me").expect(200).body(),
+                coach.get("/api/day").expect(200).body().path("date").asString());
     }
 
     private List<String> attention() {
@@ -94,7 +97,7 @@ class BetweenLessonsTest {
         assertThat(after.get(0)).isEqualTo(before.get(0));
         assertThat(after.get(1)).isEqualTo(before.get(1));
         assertThat(after.at("/2/blocks/1/rung").asString()).isEqualTo("rehearse");
-        assertThat(phone.get("/api/me/today").expect(200).body().at("/plan/id").asString())
+        assertThat(phone.get("/api/me").expect(200).body().at("/plan/id").asString())
                 .isEqualTo(planId);
     }
 
@@ -108,6 +111,31 @@ class BetweenLessonsTest {
         assertThat(days().at("/4/blocks").valueStream().map(b -> b.path("rung").asString()))
                 .doesNotContain("rehearse")
                 .contains("feel");
+    }
+
+    @Test
+    void whatWasDoneByThePlanAsItWasIsKeptAndSaysSo() {
+        PhoneEntry old = day();
+        practise(GOOD);
+        practise(GOOD);
+        String third = old.me().at("/plan/plan/days/2/date").asString();
+        PhoneEntry offline = new PhoneEntry(old.me(), third);
+        JsonNode stored = phone.put(
+                        "/api/me/practice/" + UUID.randomUUID(), offline.with(1, offline.check(), GOOD, "", "", true))
+                .expect(200)
+                .body();
+        assertThat(stored.at("/session/earlierPlan").asBoolean()).isTrue();
+        JsonNode seen = coach.get("/api/students/" + student + "/practice")
+                .expect(200)
+                .body()
+                .at("/sessions/0");
+        assertThat(seen.path("earlierPlan").asBoolean()).isTrue();
+        assertThat(seen.at("/blocks/0/rung").asString()).isEqualTo("feel");
+        assertThat(coach.get("/api/students/" + student + "/practice?page=1")
+                        .expect(200)
+                        .body()
+                        .path("sessions"))
+                .isEmpty();
     }
 
     @Test

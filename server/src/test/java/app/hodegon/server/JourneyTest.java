@@ -63,9 +63,9 @@ class JourneyTest {
         coach.post("/api/plans/" + planId + "/assignment", null).expect(200);
 
         signUp(coach, phone, student);
-        JsonNode day = phone.get("/api/me/today?date=" + today).expect(200).body();
-        assertThat(day.at("/plan/id").asString()).isEqualTo(planId);
-        practise(phone, planId, day);
+        PhoneEntry day = new PhoneEntry(phone.get("/api/me").expect(200).body(), today.toString());
+        assertThat(day.planId()).isEqualTo(planId);
+        practise(phone, day);
 
         JsonNode practice =
                 coach.get("/api/students/" + student + "/practice").expect(200).body();
@@ -124,33 +124,32 @@ class JourneyTest {
                 .refused(404);
     }
 
-    /** Sends the session twice, as a phone with a bad signal does, once unfinished before. */
-    private static void practise(Client phone, String planId, JsonNode day) {
-        UUID session = UUID.randomUUID();
-        int check = day.at("/day/blocks").size() - 1;
-        String drill = day.at("/day/blocks/" + check + "/drill").asString();
-        String form = """
-                {"planId":"%s","day":"%s","blocks":[{"block":%d,"marks":"%s"}],%s"balls":{},"note":"%s","finished":%b}""";
-        String date = day.path("date").asString();
-        phone.put("/api/me/practice/" + session, form.formatted(planId, date, check, "+++", "", "", false))
-                .expect(200);
-        String whole = form.formatted(
-                planId,
-                date,
+    /** Sends the session twice, as a phone with a bad signal does, and an earlier state of it last. */
+    private static void practise(Client phone, PhoneEntry day) {
+        String session = "/api/me/practice/" + UUID.randomUUID();
+        int check = day.check();
+        String drill = day.blocks().at("/" + check + "/drill").asString();
+        phone.put(session, day.with(3, check, "+++")).expect(200);
+        String whole = day.with(
+                10,
                 check,
                 "++++++++-+",
                 "\"feel\":4,\"pain\":{\"where\":\"knee\",\"score\":4,\"drill\":\"" + drill + "\"},",
                 "good evening",
                 true);
-        phone.put("/api/me/practice/" + session, whole).expect(200);
-        JsonNode stored =
-                phone.put("/api/me/practice/" + session, whole).expect(200).body();
+        phone.put(session, whole).expect(200);
+        JsonNode stored = phone.put(session, whole).expect(200).body();
         assertThat(stored.at("/rungs/0/says").asString()).startsWith("9 of 10. Once more");
-        phone.put("/api/me/practice/" + session, form.formatted(planId, date, 99, "+", "", "", false))
+        JsonNode late =
+                phone.put(session, day.with(4, check, "++++")).expect(200).body();
+        assertThat(late.at("/session/finished").asBoolean())
+                .as("what was stored stays")
+                .isTrue();
+        phone.put(session, day.with(11, 99, "+")).refused(422);
+        phone.put(session, day.with(11, 0, "x")).refused(422);
+        phone.put(session, day.with(11, 0, "+").replace(day.date(), "2020-01-01"))
                 .refused(422);
-        phone.put("/api/me/practice/" + session, form.formatted(planId, date, 0, "x", "", "", false))
-                .refused(422);
-        phone.put("/api/me/practice/" + session, form.formatted(planId, "2020-01-01", 0, "+", "", "", false))
+        phone.put(session, day.with(11, check, "+").replace(drill, "no-such-drill"))
                 .refused(422);
     }
 }

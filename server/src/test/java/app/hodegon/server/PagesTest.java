@@ -43,14 +43,11 @@ class PagesTest {
     }
 
     @Test
-    void thePhoneKnowsTodayAndAnyOtherDay(Client client) {
+    void thePhoneKnowsEveryDayOfThePlan(Client client) {
         client.signIn("petra@demo.example", "demo-student");
-        JsonNode today = client.get("/api/me/today").expect(200).body();
-        assertThat(today.path("day").isNull()).as("she practises every day").isFalse();
-        assertThat(today.path("why").get(0).asString()).isNotBlank();
-        JsonNode later = client.get("/api/me/today?date=2099-01-01").expect(200).body();
-        assertThat(later.path("day").isNull()).isTrue();
-        assertThat(later.path("nextDay").isNull()).isTrue();
-        client.get("/api/me/today?date=tomorrow").refused(400);
+        JsonNode me = client.get("/api/me").expect(200).body();
+        assertThat(me.at("/plan/plan/days")).isNotEmpty();
+        assertThat(me.path("sessions")).isNotEmpty();
+        assertThat(me.path("why").get(0).asString()).isNotBlank();
     }
 }

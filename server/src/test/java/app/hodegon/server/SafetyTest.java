@@ -33,8 +33,8 @@ class SafetyTest {
     void rolesKeepToTheirSide(Client client) {
         client.get("/api/students").refused(401);
         client.student().get("/api/students").refused(403);
-        client.get("/api/me/today").expect(200);
-        client.coach().get("/api/me/today").refused(403);
+        client.get("/api/me").expect(200);
+        client.coach().get("/api/me").refused(403);
     }
 
     @Test
@@ -86,6 +86,6 @@ class SafetyTest {
     void aStudentsPracticeCannotBeWrittenByAnotherOrForAnotherPlan(Client client) {
         client.student();
         client.put("/api/me/practice/" + NOBODY, """
-                        {"planId":"%s","day":"2026-12-01","blocks":[],"balls":{},"note":"","finished":false}""".formatted(NOBODY)).refused(404);
+                        {"planId":"%s","day":"2026-12-01","edition":1,"blocks":[],"balls":{},"note":"","finished":false}""".formatted(NOBODY)).refused(404);
     }
 }

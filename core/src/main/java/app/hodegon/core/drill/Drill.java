@@ -7,6 +7,7 @@ import app.hodegon.core.diagnosis.Fault;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -26,6 +27,7 @@ import java.util.Set;
  * @param after drills that must have been passed first
  * @param pace what one rep without a ball costs in time
  * @param variations what it is on each rung it covers, lowest first
+ * @param notice what the student is asked to notice after each set
  */
 public record Drill(
         String id,
@@ -45,7 +47,8 @@ public record Drill(
         Pace pace,
         Texts texts,
         List<String> variations,
-        Diagram diagram) {
+        Diagram diagram,
+        Optional<Notice> notice) {
 
     /** How strongly a drill works on a fault. */
     public enum Effect {

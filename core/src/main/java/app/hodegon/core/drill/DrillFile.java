@@ -150,6 +150,7 @@ public final class DrillFile {
         if (drill.diagram().move() != Move.NONE) {
             diagram.put("move", drill.diagram().move().id());
         }
+        drill.notice().ifPresent(n -> node.put("notice", n.id()));
         return node;
     }
 
@@ -228,6 +229,7 @@ public final class DrillFile {
             List<Joint> care = each("careWith", j -> Identified.of(Joint.class, j));
             String caution = text("caution", LONGEST_TEXT, false);
             List<String> after = strings("after");
+            Optional<Notice> notice = one("notice", Optional.empty(), n -> Optional.of(Identified.of(Notice.class, n)));
             if (problems.size() > before) return Optional.empty();
             return Optional.of(new Drill(
                     id,
@@ -256,7 +258,8 @@ public final class DrillFile {
                             texts.get(7),
                             caution),
                     variations,
-                    diagram));
+                    diagram,
+                    notice));
         }
 
         private void wrong(String where, String message) {

@@ -52,6 +52,7 @@ public final class DrillSchema {
             text(fields, field, DrillFile.LONGEST_TEXT);
         }
         texts(fields, "variations").put("description", "One per rung, the lowest first.");
+        choice(fields, "notice", Identified.ids(Notice.class));
         diagram(fields.putObject("diagram"));
         ArrayNode required = drill.putArray("required");
         for (String field : List.of(

@@ -18,6 +18,7 @@ import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -104,7 +105,7 @@ class TodayController {
                 due.student(),
                 plan.plan().route().stream().map(s -> s.fault()).distinct().toList(),
                 due.lessonToday().orElse(null),
-                Done.of(plan, sessions, today),
+                Done.of(plan.plannedReps(), practice.reps(List.of(plan.id())).getOrDefault(plan.id(), Map.of()), today),
                 sessions.stream()
                         .flatMap(s -> s.feel().stream())
                         .reduce((earlier, later) -> later)

@@ -36,6 +36,7 @@ import app.hodegon.server.catalogue.CatalogueView.FaultInfo;
 import app.hodegon.server.catalogue.CatalogueView.FlightView;
 import app.hodegon.server.catalogue.CatalogueView.MeasureView;
 import app.hodegon.server.catalogue.CatalogueView.Named;
+import app.hodegon.server.catalogue.CatalogueView.NoticeView;
 import app.hodegon.server.catalogue.CatalogueView.PropView;
 import app.hodegon.server.catalogue.CatalogueView.QuestionView;
 import app.hodegon.server.catalogue.CatalogueView.RungView;
@@ -227,6 +228,15 @@ class CatalogueController {
                                 .map(p -> new PropView(p.shape().id(), p.at().id()))
                                 .toList(),
                         drill.diagram().press().stream().map(Identified::id).toList(),
-                        drill.diagram().move().id()));
+                        drill.diagram().move().id()),
+                drill.notice()
+                        .map(n -> new NoticeView(
+                                n.id(),
+                                hand.say(n.question()),
+                                n.unit().orElse(null),
+                                n.answers().stream()
+                                        .map(a -> new Named(a.id(), a.label()))
+                                        .toList()))
+                        .orElse(null));
     }
 }

@@ -165,7 +165,19 @@ public record CatalogueView(
             @NotNull List<String> careWith,
             @NotNull List<String> after,
             @NotNull List<String> kit,
-            @NotNull DiagramView diagram) {}
+            @NotNull DiagramView diagram,
+            NoticeView notice) {}
+
+    /**
+     * What is asked after each set.
+     *
+     * @param unit of a whole number; null where one of the answers is chosen
+     */
+    public record NoticeView(
+            @NotNull String id,
+            @NotNull String question,
+            String unit,
+            @NotNull List<Named> answers) {}
 
     public record DiagramView(
             @NotNull String stance,

@@ -8,6 +8,7 @@ import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.practice.StoredSession;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -88,7 +89,7 @@ class PaperController {
                 plan.studentId(),
                 students.ofCoach(coach, plan.studentId()).profile().flags(),
                 planId,
-                entry.toSession(sessionId(planId, date), day));
+                StoredSession.of(entry.toSession(sessionId(planId, date), day)));
     }
 
     /** Takes back what was entered for a day. */

@@ -12,16 +12,20 @@ import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.plan.PlanCalendar;
 import app.hodegon.server.plan.PlanView;
-import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.Relaid;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.PracticeSessionView;
 import app.hodegon.server.practice.RungStanding;
+import app.hodegon.server.practice.StoredSession;
+import app.hodegon.server.reminder.Reminders;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
@@ -29,6 +33,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -36,7 +41,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
-import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** The student's phone: today, the plan, and practice as it happens. */
@@ -44,50 +49,59 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/me")
 class PhoneController {
 
-    /** A change of the plan is told for so many days. */
-    private static final int NEWS = 3;
-
     private final Students students;
     private final Plans plans;
     private final PracticeLog practice;
     private final StudentGates gates;
+    private final Reminders reminders;
     private final Clock clock;
 
-    PhoneController(Students students, Plans plans, PracticeLog practice, StudentGates gates, Clock clock) {
+    PhoneController(
+            Students students,
+            Plans plans,
+            PracticeLog practice,
+            StudentGates gates,
+            Reminders reminders,
+            Clock clock) {
         this.students = students;
         this.plans = plans;
         this.practice = practice;
         this.gates = gates;
+        this.reminders = reminders;
         this.clock = clock;
     }
 
     /**
+     * All that the phone needs for every day of the running plan, so that it can do without a signal.
+     *
      * @param plan the running plan; null before the first
-     * @param day what is planned today; null on a free day
-     * @param session what was done of it already; null before the first rep
+     * @param sessions what was done of it so far, in the order of the days
      * @param why what the fault is, in the student's words
-     * @param nextDay the next planned day after today, null if there is none
      * @param stopped drills stopped for pain
-     * @param laidAgain why the plan changed lately; null where it did not
+     * @param laidAgain why the plan changed last; null where it never did
+     * @param adult which adult knows that a junior practises; null while not said
+     * @param remindAt hour of the reminder on practice days; null for none
      */
-    record TodayView(
+    record MeView(
             @NotNull String name,
             @NotNull String handedness,
-            @NotNull LocalDate date,
             StoredPlan plan,
-            DayView day,
-            PracticeSessionView session,
+            @NotNull List<PracticeSessionView> sessions,
             @NotNull List<String> why,
-            LocalDate nextDay,
             @NotNull List<String> stopped,
             @NotNull List<RungStanding> rungs,
-            @NotNull List<LocalDate> practised,
             Relaid laidAgain,
-            @NotNull boolean junior) {}
+            @NotNull boolean junior,
+            String adult,
+            Integer remindAt) {}
 
+    /**
+     * @param edition how often the phone has changed this session
+     */
     record PracticeEntry(
             @NotNull UUID planId,
             @NotNull LocalDate day,
+            @NotNull @Min(0) @Max(1_000_000) Integer edition,
             @NotNull @Size(max = 20) List<@NotNull @Valid BlockEntry> blocks,
             Integer feel,
             @Valid PainEntry pain,
@@ -98,9 +112,19 @@ class PhoneController {
 
             @NotNull Boolean finished) {}
 
+    /**
+     * What was done of one block, with what the block was: the plan may have changed meanwhile.
+     *
+     * @param noticed per set; empty where nothing was asked or said
+     */
     record BlockEntry(
             @NotNull Integer block,
-            @NotNull @Size(max = 400) String marks) {}
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 60) String drill,
+            @NotNull @Size(max = 20) String rung,
+            @NotNull @Size(max = 10) String kind,
+            @NotNull @Size(max = 400) String marks,
+            @NotNull @Size(max = 40) List<@NotNull @Size(max = 20) String> noticed) {}
 
     record PainEntry(
             @NotNull @Size(max = 20) String where,
@@ -115,47 +139,33 @@ class PhoneController {
             @NotNull List<RungStanding> rungs,
             @NotNull List<String> stopped) {}
 
-    @GetMapping("/today")
-    TodayView today(@AuthenticationPrincipal Account account, @RequestParam(required = false) LocalDate date) {
+    record AdultEntry(@NotBlank @Size(max = 100) String name) {}
+
+    @GetMapping
+    MeView me(@AuthenticationPrincipal Account account) {
         StoredStudent student = students.self(account);
-        LocalDate today = date == null ? LocalDate.now(clock) : date;
-        List<StoredPlan> assigned = plans.assigned(student.id());
-        Optional<StoredPlan> plan =
-                assigned.isEmpty() ? Optional.empty() : Optional.of(assigned.get(assigned.size() - 1));
-        List<PracticeSession> ofPlan = plan.map(p -> practice.ofPlan(p.id())).orElse(List.of());
-        return new TodayView(
+        Optional<StoredPlan> plan = plans.running(student.id());
+        return new MeView(
                 student.name(),
                 student.hand().id(),
-                today,
                 plan.orElse(null),
-                plan.flatMap(p -> p.on(today)).orElse(null),
-                ofPlan.stream()
-                        .filter(s -> s.day().equals(today))
-                        .reduce((earlier, later) -> later)
+                plan.map(p -> practice.storedOfPlan(p.id())).orElse(List.of()).stream()
                         .map(PracticeSessionView::of)
-                        .orElse(null),
+                        .toList(),
                 plan.map(p -> why(p, student)).orElse(List.of()),
-                plan.flatMap(p -> p.plan().days().stream()
-                                .map(DayView::date)
-                                .filter(d -> d.isAfter(today))
-                                .findFirst())
-                        .orElse(null),
                 practice.stopped(student.id()),
                 RungStanding.of(practice.checks(student.id()), gates.of(student.id())),
-                ofPlan.stream().map(PracticeSession::day).distinct().toList(),
-                plan.flatMap(p -> plans.relaid(p.id()).stream().findFirst())
-                        .filter(r -> r.on().isAfter(today.minusDays(NEWS)))
-                        .orElse(null),
-                student.profile().age() == AgeBand.JUNIOR);
+                plan.flatMap(p -> plans.relaid(p.id()).stream().findFirst()).orElse(null),
+                student.profile().age() == AgeBand.JUNIOR,
+                student.adult().orElse(null),
+                reminders.hour(student.id()).orElse(null));
     }
 
     /** The running plan for the student's own calendar. */
     @GetMapping(value = "/calendar.ics", produces = "text/calendar")
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account account) {
         StoredStudent student = students.self(account);
-        StoredPlan running = plans.assigned(student.id()).stream()
-                .reduce((earlier, later) -> later)
-                .orElseThrow(() -> new NotFound("plan"));
+        StoredPlan running = plans.running(student.id()).orElseThrow(() -> new NotFound("plan"));
         return PlanCalendar.download(running, plans.library(student.coachId()), clock.instant());
     }
 
@@ -172,20 +182,22 @@ class PhoneController {
     StoredPractice put(
             @AuthenticationPrincipal Account account, @PathVariable UUID id, @Valid @RequestBody PracticeEntry entry) {
         StoredStudent student = students.self(account);
-        StoredPlan plan = plans.assigned(student.id()).stream()
-                .filter(p -> p.id().equals(entry.planId()))
-                .findFirst()
-                .orElseThrow(() -> new NotFound("plan"));
-        DayView day = plan.on(entry.day())
-                .orElseThrow(() -> new Invalid("day", "The plan has no practice on " + entry.day() + "."));
-        PracticeSession session = new SessionReader(day).session(id, entry);
-        practice.put(student.id(), student.profile().flags(), plan.id(), session);
+        StoredPlan plan = plans.ofStudent(student.id(), entry.planId()).orElseThrow(() -> new NotFound("plan"));
+        StoredSession sent = new SessionReader(plan, plans.library(student.coachId())).session(id, entry);
+        StoredSession stored = practice.put(student.id(), student.profile().flags(), plan.id(), sent);
         List<RungStanding> rungs = RungStanding.of(practice.checks(student.id()), gates.of(student.id())).stream()
-                .filter(r -> session.checks().stream()
+                .filter(r -> stored.session().checks().stream()
                         .anyMatch(c ->
                                 c.rung().id().equals(r.rung()) && c.fault().id().equals(r.fault())))
                 .toList();
-        return new StoredPractice(PracticeSessionView.of(session), rungs, practice.stopped(student.id()));
+        return new StoredPractice(PracticeSessionView.of(stored), rungs, practice.stopped(student.id()));
+    }
+
+    /** A junior tells which adult knows. */
+    @PutMapping("/adult")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void adult(@AuthenticationPrincipal Account account, @Valid @RequestBody AdultEntry entry) {
+        students.setAdult(account, entry.name.strip());
     }
 
     /** Where a student may say it hurts. */

@@ -1,6 +1,8 @@
 package app.hodegon.server.phone;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Notice;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.practice.BlockResult;
@@ -13,6 +15,8 @@ import app.hodegon.server.phone.PhoneController.BlockEntry;
 import app.hodegon.server.phone.PhoneController.PracticeEntry;
 import app.hodegon.server.plan.PlanView.BlockView;
 import app.hodegon.server.plan.PlanView.DayView;
+import app.hodegon.server.plan.StoredPlan;
+import app.hodegon.server.practice.StoredSession;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -20,51 +24,89 @@ import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 
-/** Reads what the phone sends against the plan of that day: a phone says which block, the plan says what it was. */
-record SessionReader(DayView day) {
+/**
+ * Reads what the phone sends. A phone without a signal goes by the plan it has; where that has been laid again
+ * meanwhile, what was done is kept as it was done and marked.
+ */
+record SessionReader(StoredPlan plan, DrillLibrary library) {
 
-    PracticeSession session(UUID id, PracticeEntry entry) {
+    private static final int MOST_BLOCKS = 20;
+
+    StoredSession session(UUID id, PracticeEntry entry) {
+        if (entry.day().isBefore(plan.from()) || !entry.day().isBefore(plan.nextLesson())) {
+            throw new Invalid("day", "The plan runs from " + plan.from() + " to " + plan.nextLesson() + ".");
+        }
+        Optional<DayView> day = plan.on(entry.day());
         List<BlockResult> results = new ArrayList<>();
         Set<Integer> seen = new HashSet<>();
         for (int i = 0; i < entry.blocks().size(); i++) {
             BlockEntry block = entry.blocks().get(i);
             String field = "blocks[" + i + "]";
+            if (block.block() < 0 || block.block() >= MOST_BLOCKS) {
+                throw new Invalid(field + ".block", "must be 0 to " + (MOST_BLOCKS - 1) + ".");
+            }
             if (!seen.add(block.block())) throw new Invalid(field + ".block", "is there twice.");
             results.add(Invalid.in(field, () -> result(field, block)));
         }
-        Optional<Feel> feel = Optional.ofNullable(entry.feel()).map(f -> Invalid.in("feel", () -> new Feel(f)));
-        Optional<Pain> pain = Optional.ofNullable(entry.pain()).map(p -> {
-            if (day.blocks().stream().noneMatch(b -> b.drill().equals(p.drill()))) {
-                throw new Invalid("pain.drill", "was not part of this day.");
-            }
-            return Invalid.in("pain", () -> new Pain(PhoneController.joint(p.where()), p.score(), p.drill()));
-        });
-        return Invalid.in(
+        PracticeSession session = Invalid.in(
                 "note",
                 () -> new PracticeSession(
                         id,
                         entry.day(),
                         results,
-                        feel,
-                        pain,
+                        Optional.ofNullable(entry.feel()).map(f -> Invalid.in("feel", () -> new Feel(f))),
+                        pain(entry, day),
                         entry.balls().tally("balls"),
                         entry.note(),
                         entry.finished()));
+        boolean asPlanned =
+                day.filter(d -> results.stream().allMatch(r -> isOf(d, r))).isPresent();
+        return new StoredSession(session, entry.edition(), !asPlanned);
+    }
+
+    private static boolean isOf(DayView day, BlockResult done) {
+        if (done.block() >= day.blocks().size()) return false;
+        BlockView block = day.blocks().get(done.block());
+        return block.drill().equals(done.drill())
+                && block.fault().equals(done.fault().id())
+                && block.rung().equals(done.rung().id())
+                && kind(block.kind()) == done.kind();
+    }
+
+    private static Optional<Pain> pain(PracticeEntry entry, Optional<DayView> day) {
+        return Optional.ofNullable(entry.pain()).map(p -> {
+            Stream<String> drills = Stream.concat(
+                    entry.blocks().stream().map(BlockEntry::drill),
+                    day.stream().flatMap(d -> d.blocks().stream()).map(BlockView::drill));
+            if (drills.noneMatch(p.drill()::equals)) throw new Invalid("pain.drill", "was not part of this day.");
+            return Invalid.in("pain", () -> new Pain(PhoneController.joint(p.where()), p.score(), p.drill()));
+        });
     }
 
     private BlockResult result(String field, BlockEntry entry) {
-        if (entry.block() < 0 || entry.block() >= day.blocks().size()) {
-            throw new Invalid(
-                    field + ".block", "must be 0 to " + (day.blocks().size() - 1) + ", a block of that day's plan.");
+        if (!library.has(entry.drill())) throw new Invalid(field + ".drill", "is no drill of this coach's library.");
+        Optional<Notice> notice = library.drill(entry.drill()).notice();
+        for (String said : entry.noticed()) {
+            if (notice.filter(n -> n.accepts(said)).isEmpty() && !said.isEmpty()) {
+                throw new Invalid(field + ".noticed", "holds what the drill does not ask for: " + said + ".");
+            }
         }
-        BlockView block = day.blocks().get(entry.block());
         return new BlockResult(
                 entry.block(),
-                Identified.of(Fault.class, block.fault()),
-                block.drill(),
-                Identified.of(Rung.class, block.rung()),
-                Plan.Kind.valueOf(block.kind().toUpperCase(Locale.ROOT)),
-                entry.marks());
+                Identified.of(Fault.class, entry.fault()),
+                entry.drill(),
+                Identified.of(Rung.class, entry.rung()),
+                kind(entry.kind()),
+                entry.marks(),
+                entry.noticed());
+    }
+
+    private static Plan.Kind kind(String id) {
+        for (Plan.Kind kind : Plan.Kind.values()) {
+            if (kind.name().toLowerCase(Locale.ROOT).equals(id)) return kind;
+        }
+        throw new Invalid("kind", "must be refresh, main or check.");
     }
 }

@@ -1,13 +1,9 @@
 package app.hodegon.server.plan;
 
-import app.hodegon.core.practice.PracticeSession;
-import app.hodegon.server.plan.PlanView.BlockView;
-import app.hodegon.server.plan.PlanView.DayView;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
-import java.util.List;
-import java.util.Set;
-import java.util.stream.Collectors;
+import java.util.Map;
+import java.util.TreeSet;
 
 /**
  * What was done of a plan.
@@ -22,22 +18,19 @@ public record Done(
         @NotNull int doneReps) {
 
     /**
-     * A day done already counts as due, today's among them: never more done than planned.
+     * A day done counts as due, also one of today or one that a later plan left out: never more days done than planned.
      *
+     * @param planned reps by planned day
+     * @param done reps by day practised
      * @param until the first day that is not due yet
      */
-    public static Done of(StoredPlan plan, List<PracticeSession> sessions, LocalDate until) {
-        Set<LocalDate> practised = sessions.stream().map(PracticeSession::day).collect(Collectors.toSet());
-        List<DayView> due = plan.plan().days().stream()
-                .filter(d -> d.date().isBefore(until) || practised.contains(d.date()))
-                .toList();
+    public static Done of(Map<LocalDate, Integer> planned, Map<LocalDate, Integer> done, LocalDate until) {
+        TreeSet<LocalDate> due = new TreeSet<>(done.keySet());
+        planned.keySet().stream().filter(day -> day.isBefore(until)).forEach(due::add);
         return new Done(
                 due.size(),
-                practised.size(),
-                due.stream()
-                        .flatMap(d -> d.blocks().stream())
-                        .mapToInt(BlockView::reps)
-                        .sum(),
-                sessions.stream().mapToInt(PracticeSession::reps).sum());
+                done.size(),
+                due.stream().mapToInt(day -> planned.getOrDefault(day, 0)).sum(),
+                done.values().stream().mapToInt(reps -> reps).sum());
     }
 }

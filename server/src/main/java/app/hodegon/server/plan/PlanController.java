@@ -54,6 +54,13 @@ class PlanController {
         return plans.draft(coach, lessonId, terms);
     }
 
+    /** The days on which the plan of this lesson was practised. */
+    @GetMapping("/lessons/{lessonId}/plan/practised")
+    List<LocalDate> practised(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
+        lessons.ofCoach(coach, lessonId);
+        return plans.practised(lessonId);
+    }
+
     @GetMapping("/lessons/{lessonId}/plan/offers")
     OffersView offers(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
         return plans.offers(coach, lessonId);

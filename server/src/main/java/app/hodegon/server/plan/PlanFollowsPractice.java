@@ -41,8 +41,7 @@ class PlanFollowsPractice {
 
     @TransactionalEventListener
     void on(DayPractised day) {
-        List<StoredPlan> assigned = plans.assigned(day.student());
-        StoredPlan running = assigned.get(assigned.size() - 1);
+        StoredPlan running = plans.running(day.student()).orElseThrow();
         if (!running.id().equals(day.plan())) return;
         List<CheckSet> checks = practice.checks(day.student());
         List<CheckSet> before = new ArrayList<>(checks);
@@ -69,8 +68,7 @@ class PlanFollowsPractice {
 
     @TransactionalEventListener
     void on(GateSigned gate) {
-        plans.assigned(gate.student()).stream()
-                .reduce((earlier, later) -> later)
+        plans.running(gate.student())
                 .ifPresent(running -> layAgain(running.id(), gate.step().rung().label() + " was signed by the coach."));
     }
 

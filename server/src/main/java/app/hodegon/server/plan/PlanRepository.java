@@ -2,9 +2,14 @@ package app.hodegon.server.plan;
 
 import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.PLAN;
+import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.Records.mapping;
+import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.select;
 
+import app.hodegon.server.db.tables.records.PlanDayRecord;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -37,9 +42,17 @@ class PlanRepository {
         return fetch(PLAN.ID.eq(id).and(STUDENT.COACH_ID.eq(coach))).stream().findFirst();
     }
 
-    /** A student's assigned plans, the running one last. */
-    List<StoredPlan> assigned(UUID student) {
-        return fetch(PLAN.STUDENT_ID.eq(student).and(PLAN.ASSIGNED_AT.isNotNull()));
+    /** A student's assigned plans without their documents, the running one last. */
+    List<PlanHead> heads(UUID student) {
+        var planned = multiset(select(PLAN_DAY.PLANNED_FOR, PLAN_DAY.REPS)
+                        .from(PLAN_DAY)
+                        .where(PLAN_DAY.PLAN_ID.eq(PLAN.ID)))
+                .convertFrom(rows -> rows.intoMap(PLAN_DAY.PLANNED_FOR, PLAN_DAY.REPS));
+        return db.select(PLAN.ID, PLAN.LESSON_ID, PLAN.FROM_DAY, PLAN.NEXT_LESSON, planned)
+                .from(PLAN)
+                .where(PLAN.STUDENT_ID.eq(student).and(PLAN.ASSIGNED_AT.isNotNull()))
+                .orderBy(PLAN.ASSIGNED_AT)
+                .fetch(mapping(PlanHead::new));
     }
 
     Optional<StoredPlan> running(UUID student) {
@@ -159,12 +172,22 @@ class PlanRepository {
                 .where(PLAN.ID.eq(running))
                 .execute();
         db.deleteFrom(PLAN).where(PLAN.ID.eq(draft.id())).execute();
+        setDays(running, draft.plan());
     }
 
-    void assign(UUID id) {
+    private void setDays(UUID plan, PlanView view) {
+        db.deleteFrom(PLAN_DAY).where(PLAN_DAY.PLAN_ID.eq(plan)).execute();
+        db.batchInsert(view.days().stream()
+                        .map(day -> new PlanDayRecord(plan, day.date(), day.reps()))
+                        .toList())
+                .execute();
+    }
+
+    void assign(StoredPlan draft) {
         db.update(PLAN)
                 .set(PLAN.ASSIGNED_AT, OffsetDateTime.now(clock))
-                .where(PLAN.ID.eq(id).and(PLAN.ASSIGNED_AT.isNull()))
+                .where(PLAN.ID.eq(draft.id()).and(PLAN.ASSIGNED_AT.isNull()))
                 .execute();
+        setDays(draft.id(), draft.plan());
     }
 }

@@ -85,6 +85,10 @@ public record PlanView(
             @NotNull double minutes,
             @NotNull List<BlockView> blocks) {
 
+        int reps() {
+            return blocks.stream().mapToInt(BlockView::reps).sum();
+        }
+
         /** The day as the core compares it. */
         Plan.Day toDay() {
             return new Plan.Day(

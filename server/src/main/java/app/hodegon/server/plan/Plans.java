@@ -233,7 +233,7 @@ public class Plans {
         if (plan.assigned()) return plan;
         Optional<StoredPlan> running = plans.assignedOfLesson(plan.lessonId());
         UUID handedOver = running.map(StoredPlan::id).orElse(id);
-        if (running.isEmpty()) plans.assign(id);
+        if (running.isEmpty()) plans.assign(plan);
         else plans.takeOver(handedOver, plan);
         events.publishEvent(new StudentChanged(plan.studentId()));
         return ofCoach(coach, handedOver);
@@ -281,6 +281,15 @@ public class Plans {
         return days;
     }
 
+    /** The days on which the plan that the student has of this lesson was practised, in order. */
+    List<LocalDate> practised(UUID lessonId) {
+        return plans.assignedOfLesson(lessonId).stream()
+                .flatMap(p -> practice.reps(List.of(p.id())).values().stream())
+                .flatMap(days -> days.keySet().stream())
+                .sorted()
+                .toList();
+    }
+
     /** The names of a coach's drills, for texts outside the catalogue. */
     public DrillLibrary library(UUID coach) {
         return drills.of(coach);
@@ -303,8 +312,13 @@ public class Plans {
         return plans.lessonsOn(coach, day);
     }
 
+    /** A plan the student has or had; the caller has made sure that the student may be seen. */
+    public Optional<StoredPlan> ofStudent(UUID student, UUID plan) {
+        return plans.byId(plan).filter(p -> p.assigned() && p.studentId().equals(student));
+    }
+
     /** A student's assigned plans, the running one last; the caller has made sure that the student may be seen. */
-    public List<StoredPlan> assigned(UUID student) {
-        return plans.assigned(student);
+    public List<PlanHead> heads(UUID student) {
+        return plans.heads(student);
     }
 }

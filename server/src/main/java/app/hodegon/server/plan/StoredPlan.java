@@ -35,6 +35,11 @@ public record StoredPlan(
         return plan.days().stream().filter(d -> d.date().equals(date)).findFirst();
     }
 
+    /** Reps by planned day. */
+    public Map<LocalDate, Integer> plannedReps() {
+        return plan.days().stream().collect(Collectors.toMap(DayView::date, DayView::reps));
+    }
+
     List<DayView> daysBefore(LocalDate date) {
         return plan.days().stream().filter(d -> d.date().isBefore(date)).toList();
     }

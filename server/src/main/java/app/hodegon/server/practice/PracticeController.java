@@ -3,6 +3,8 @@ package app.hodegon.server.practice;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.student.Students;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.UUID;
@@ -12,6 +14,7 @@ import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -19,6 +22,8 @@ import org.springframework.web.bind.annotation.RestController;
 @RestController
 @RequestMapping("/api/students/{studentId}")
 class PracticeController {
+
+    private static final int PAGE = 20;
 
     private final PracticeLog practice;
     private final Students students;
@@ -31,22 +36,27 @@ class PracticeController {
     }
 
     /**
-     * @param sessions latest first
+     * @param sessions of this page, latest first
+     * @param all how many sessions there are
      * @param stopped drills stopped for pain
      */
     record PracticeView(
             @NotNull List<PracticeSessionView> sessions,
+            @NotNull int all,
             @NotNull List<RungStanding> rungs,
             @NotNull List<String> stopped) {}
 
     @GetMapping("/practice")
-    PracticeView practice(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
+    PracticeView practice(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID studentId,
+            @RequestParam(defaultValue = "0") @Min(0) @Max(10_000) int page) {
         students.ofCoach(coach, studentId);
-        var sessions = practice.ofStudent(studentId);
-        var latestFirst = new java.util.ArrayList<>(sessions);
-        java.util.Collections.reverse(latestFirst);
         return new PracticeView(
-                latestFirst.stream().map(PracticeSessionView::of).toList(),
+                practice.page(studentId, page * PAGE, PAGE).stream()
+                        .map(PracticeSessionView::of)
+                        .toList(),
+                practice.count(studentId),
                 RungStanding.of(practice.checks(studentId), gates.of(studentId)),
                 practice.stopped(studentId));
     }

@@ -10,6 +10,7 @@ import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.student.StudentChanged;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -33,9 +34,23 @@ public class PracticeLog {
         this.events = events;
     }
 
-    /** All sessions of a student, oldest first. */
-    public List<PracticeSession> ofStudent(UUID student) {
-        return practice.ofStudent(student);
+    /** So many sessions of a student, latest first, after the first {@code skip}. */
+    List<StoredSession> page(UUID student, int skip, int size) {
+        return practice.page(student, skip, size);
+    }
+
+    int count(UUID student) {
+        return practice.count(student);
+    }
+
+    /** Reps done by plan and day practised; a plan nobody practised is left out. */
+    public Map<UUID, Map<LocalDate, Integer>> reps(Collection<UUID> plans) {
+        return practice.reps(plans);
+    }
+
+    /** Sessions of a plan with what the phone needs to go on with them. */
+    public List<StoredSession> storedOfPlan(UUID plan) {
+        return practice.storedOfPlan(plan);
     }
 
     public List<PracticeSession> ofPlan(UUID plan) {
@@ -72,16 +87,26 @@ public class PracticeLog {
         return DrillRecord.of(practice.ofCoachWithDrill(coach, drill).values(), drill);
     }
 
-    /** Stores a session as it is now, however often it is sent; pain that calls for it stops the drill. */
+    /**
+     * Stores a session as it is now, however often it is sent; pain that calls for it stops the drill. An earlier
+     * edition that arrives after a later one is not taken.
+     *
+     * @return the session as it is stored now
+     */
     @Transactional
-    public void put(UUID student, Set<Joint> flags, UUID plan, PracticeSession session) {
+    public StoredSession put(UUID student, Set<Joint> flags, UUID plan, StoredSession sent) {
+        PracticeSession session = sent.session();
         practice.owner(session.id()).filter(owner -> !owner.equals(student)).ifPresent(other -> {
             throw new NotFound("practice session");
         });
-        boolean finishes = session.finished() && !practice.isFinished(session.id());
-        List<String> stopped = restore(student, flags, plan, session);
+        Optional<StoredSession> before = practice.locked(session.id());
+        if (before.filter(b -> b.edition() > sent.edition()).isPresent()) return before.get();
+        boolean finishes =
+                session.finished() && before.filter(b -> b.session().finished()).isEmpty();
+        List<String> stopped = store(student, flags, plan, sent);
         if (finishes) events.publishEvent(new DayPractised(student, plan, session, stopped));
         events.publishEvent(new StudentChanged(student));
+        return sent;
     }
 
     /**
@@ -91,7 +116,12 @@ public class PracticeLog {
      */
     @Transactional
     public List<String> restore(UUID student, Set<Joint> flags, UUID plan, PracticeSession session) {
-        practice.put(student, plan, session);
+        return store(student, flags, plan, StoredSession.of(session));
+    }
+
+    private List<String> store(UUID student, Set<Joint> flags, UUID plan, StoredSession stored) {
+        PracticeSession session = stored.session();
+        practice.put(student, plan, stored);
         Optional<String> stops = session.pain().filter(p -> p.stopsDrill(flags)).map(Pain::drill);
         practice.keepOnly(session.id(), stops);
         return stops.stream()

@@ -5,6 +5,8 @@ import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static java.util.stream.Collectors.groupingBy;
+import static java.util.stream.Collectors.summingInt;
 import static org.jooq.impl.DSL.length;
 import static org.jooq.impl.DSL.min;
 import static org.jooq.impl.DSL.multiset;
@@ -28,6 +30,7 @@ import app.hodegon.server.db.tables.records.PracticeShotRecord;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -38,7 +41,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record3;
 import org.jooq.Result;
+import org.jooq.SelectConditionStep;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -52,8 +57,45 @@ class PracticeRepository {
         this.clock = clock;
     }
 
-    List<PracticeSession> ofStudent(UUID student) {
-        return fetch(PRACTICE_SESSION.STUDENT_ID.eq(student));
+    /** So many sessions of a student, latest first, after the first {@code skip}. */
+    List<StoredSession> page(UUID student, int skip, int size) {
+        return query(PRACTICE_SESSION.STUDENT_ID.eq(student))
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY.desc(), PRACTICE_SESSION.UPDATED_AT.desc())
+                .limit(size)
+                .offset(skip)
+                .fetch(PracticeRepository::stored);
+    }
+
+    int count(UUID student) {
+        return db.fetchCount(PRACTICE_SESSION, PRACTICE_SESSION.STUDENT_ID.eq(student));
+    }
+
+    /** Reps done by plan and day. */
+    Map<UUID, Map<LocalDate, Integer>> reps(Collection<UUID> plans) {
+        return db
+                .select(PRACTICE_SESSION.PLAN_ID, PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.REPS)
+                .from(PRACTICE_SESSION)
+                .where(PRACTICE_SESSION.PLAN_ID.in(plans))
+                .fetch()
+                .stream()
+                .collect(groupingBy(
+                        row -> row.value1(), groupingBy(row -> row.value2(), summingInt(row -> row.value3()))));
+    }
+
+    List<StoredSession> storedOfPlan(UUID plan) {
+        return query(PRACTICE_SESSION.PLAN_ID.eq(plan))
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
+                .fetch(PracticeRepository::stored);
+    }
+
+    /** The session as it is stored, to be changed by nobody else until this transaction ends. */
+    Optional<StoredSession> locked(UUID id) {
+        db.select(PRACTICE_SESSION.ID)
+                .from(PRACTICE_SESSION)
+                .where(PRACTICE_SESSION.ID.eq(id))
+                .forUpdate()
+                .fetch();
+        return query(PRACTICE_SESSION.ID.eq(id)).fetchOptional(PracticeRepository::stored);
     }
 
     List<PracticeSession> since(UUID student, LocalDate day) {
@@ -84,10 +126,6 @@ class PracticeRepository {
                         (int) row.value6().chars().filter(c -> c == '+').count(),
                         row.value6().length(),
                         Optional.ofNullable(row.value2()).map(Feel::new)));
-    }
-
-    boolean isFinished(UUID session) {
-        return db.fetchExists(PRACTICE_SESSION, PRACTICE_SESSION.ID.eq(session).and(PRACTICE_SESSION.FINISHED));
     }
 
     Set<UUID> unread(UUID student) {
@@ -126,6 +164,13 @@ class PracticeRepository {
     }
 
     private List<PracticeSession> fetch(Condition which) {
+        return query(which)
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
+                .fetch(row -> stored(row).session());
+    }
+
+    private SelectConditionStep<Record3<PracticeSessionRecord, Result<PracticeBlockRecord>, Result<PracticeShotRecord>>>
+            query(Condition which) {
         var blocks = multiset(select(PRACTICE_BLOCK.fields())
                         .from(PRACTICE_BLOCK)
                         .where(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
@@ -135,11 +180,15 @@ class PracticeRepository {
                         .from(PRACTICE_SHOT)
                         .where(PRACTICE_SHOT.SESSION_ID.eq(PRACTICE_SESSION.ID)))
                 .convertFrom(rows -> rows.into(PRACTICE_SHOT));
-        return db.select(PRACTICE_SESSION, blocks, shots)
-                .from(PRACTICE_SESSION)
-                .where(which)
-                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
-                .fetch(row -> session(row.value1(), row.value2(), row.value3()));
+        return db.select(PRACTICE_SESSION, blocks, shots).from(PRACTICE_SESSION).where(which);
+    }
+
+    private static StoredSession stored(
+            Record3<PracticeSessionRecord, Result<PracticeBlockRecord>, Result<PracticeShotRecord>> row) {
+        return new StoredSession(
+                session(row.value1(), row.value2(), row.value3()),
+                row.value1().getEdition(),
+                row.value1().getEarlierPlan());
     }
 
     private static PracticeSession session(
@@ -159,7 +208,10 @@ class PracticeRepository {
                                 b.getDrill(),
                                 Identified.of(Rung.class, b.getRung()),
                                 Plan.Kind.valueOf(b.getKind().toUpperCase(Locale.ROOT)),
-                                b.getMarks()))
+                                b.getMarks(),
+                                b.getNoticed().isEmpty()
+                                        ? List.of()
+                                        : List.of(b.getNoticed().split(",", -1))))
                         .toList(),
                 Optional.ofNullable(row.getFeel()).map(Feel::new),
                 Optional.ofNullable(row.getPainWhere())
@@ -179,7 +231,8 @@ class PracticeRepository {
     }
 
     /** Stores a session as it is now; sending it again changes nothing. */
-    void put(UUID student, UUID plan, PracticeSession session) {
+    void put(UUID student, UUID plan, StoredSession stored) {
+        PracticeSession session = stored.session();
         PracticeSessionRecord row = db.newRecord(PRACTICE_SESSION);
         row.setId(session.id());
         row.setStudentId(student);
@@ -192,6 +245,9 @@ class PracticeRepository {
         row.setNote(session.note());
         row.setFinished(session.finished());
         row.setUpdatedAt(OffsetDateTime.now(clock));
+        row.setEdition(stored.edition());
+        row.setEarlierPlan(stored.earlierPlan());
+        row.setReps(session.reps());
         // A note that changed is to be read again; else what the coach did with it stays.
         row.setNoteReadAt(db.select(PRACTICE_SESSION.NOTE_READ_AT)
                 .from(PRACTICE_SESSION)
@@ -216,7 +272,8 @@ class PracticeRepository {
                                 b.drill(),
                                 b.rung().id(),
                                 b.kind().name().toLowerCase(Locale.ROOT),
-                                b.marks()))
+                                b.marks(),
+                                String.join(",", b.noticed())))
                         .toList())
                 .execute();
         db.batchInsert(session.balls().counts().entrySet().stream()

@@ -13,6 +13,8 @@ import java.util.UUID;
  * A practice session on the wire.
  *
  * @param feel 1 (lost) to 5 (clear), null while not said
+ * @param edition how often the phone had changed it
+ * @param earlierPlan whether it was practised by the plan as it was before it was laid again
  */
 public record PracticeSessionView(
         @NotNull UUID id,
@@ -22,10 +24,13 @@ public record PracticeSessionView(
         PainView pain,
         @NotNull ShotsEntry balls,
         @NotNull String note,
-        @NotNull boolean finished) {
+        @NotNull boolean finished,
+        @NotNull int edition,
+        @NotNull boolean earlierPlan) {
 
     /**
-     * @param marks one + (good) or - (not) per rep
+     * @param marks one + (good), - (not) or o (done) per rep
+     * @param noticed per set what the drill asks to be noticed; empty where nothing was said
      */
     public record ResultView(
             @NotNull int block,
@@ -33,7 +38,8 @@ public record PracticeSessionView(
             @NotNull String drill,
             @NotNull String rung,
             @NotNull String kind,
-            @NotNull String marks) {
+            @NotNull String marks,
+            @NotNull List<String> noticed) {
 
         static ResultView of(BlockResult result) {
             return new ResultView(
@@ -42,7 +48,8 @@ public record PracticeSessionView(
                     result.drill(),
                     result.rung().id(),
                     result.kind().name().toLowerCase(Locale.ROOT),
-                    result.marks());
+                    result.marks(),
+                    result.noticed());
         }
     }
 
@@ -51,7 +58,8 @@ public record PracticeSessionView(
             @NotNull int score,
             @NotNull String drill) {}
 
-    public static PracticeSessionView of(PracticeSession session) {
+    public static PracticeSessionView of(StoredSession stored) {
+        PracticeSession session = stored.session();
         return new PracticeSessionView(
                 session.id(),
                 session.day(),
@@ -62,6 +70,8 @@ public record PracticeSessionView(
                         .orElse(null),
                 ShotsEntry.of(session.balls()),
                 session.note(),
-                session.finished());
+                session.finished(),
+                stored.edition(),
+                stored.earlierPlan());
     }
 }

@@ -16,8 +16,8 @@ import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Done;
+import app.hodegon.server.plan.PlanHead;
 import app.hodegon.server.plan.Plans;
-import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.progress.ProgressView.Change;
@@ -74,10 +74,11 @@ class ProgressService {
                 .reduce((a, b) -> b);
         if (earlier.isEmpty()) return new ProgressView(null, null, List.of(), List.of());
         StoredLesson then = earlier.get();
-        Optional<StoredPlan> plan = assignedOf(then, plans.assigned(now.studentId()));
+        Optional<PlanHead> plan = headOf(then, plans.heads(now.studentId()));
         return new ProgressView(
                 then.heldOn(),
-                plan.map(p -> done(p, now.heldOn())).orElse(null),
+                plan.map(p -> done(p, now.heldOn(), practice.reps(List.of(p.id()))))
+                        .orElse(null),
                 plan.map(p -> RungStanding.of(
                                 practice.ofPlan(p.id()).stream()
                                         .flatMap(s -> s.checks().stream())
@@ -87,15 +88,15 @@ class ProgressService {
                 changes(then, now, reading(coach, now.studentId())));
     }
 
-    private static Optional<StoredPlan> assignedOf(StoredLesson lesson, List<StoredPlan> assigned) {
-        return assigned.stream().filter(p -> p.lessonId().equals(lesson.id())).reduce((a, b) -> b);
+    private static Optional<PlanHead> headOf(StoredLesson lesson, List<PlanHead> heads) {
+        return heads.stream().filter(p -> p.lessonId().equals(lesson.id())).reduce((a, b) -> b);
     }
 
     /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */
-    private Done done(StoredPlan plan, LocalDate until) {
+    private Done done(PlanHead plan, LocalDate until, Map<UUID, Map<LocalDate, Integer>> reps) {
         LocalDate today = LocalDate.now(clock);
         LocalDate end = until.isBefore(today) ? until : today;
-        return Done.of(plan, practice.ofPlan(plan.id()), end);
+        return Done.of(plan.planned(), reps.getOrDefault(plan.id(), Map.of()), end);
     }
 
     /** How readings are said for a student and how well they repeat. */
@@ -160,24 +161,27 @@ class ProgressService {
                 + reading.source().id();
     }
 
-    /** A student's lessons as knots with the practice between as strands. */
-    ThreadView thread(Account coach, UUID studentId) {
+    /** A student's last lessons as knots with the practice between as strands. */
+    ThreadView thread(Account coach, UUID studentId, int last) {
         Said said = reading(coach, studentId);
-        List<StoredPlan> assigned = plans.assigned(studentId);
+        List<StoredLesson> all = lessons.ofStudent(studentId);
+        List<StoredLesson> shown = all.subList(Math.max(0, all.size() - last), all.size());
+        List<PlanHead> heads = plans.heads(studentId);
+        var reps = practice.reps(heads.stream().map(PlanHead::id).toList());
         Map<String, Series> series = new LinkedHashMap<>();
         List<Knot> knots = new ArrayList<>();
-        for (StoredLesson lesson : lessons.ofStudent(studentId)) {
-            Optional<StoredPlan> plan = assignedOf(lesson, assigned);
+        for (StoredLesson lesson : shown) {
+            Optional<PlanHead> plan = headOf(lesson, heads);
             knots.add(new Knot(
                     lesson.id(),
                     lesson.heldOn(),
                     lesson.focus().stream().map(f -> f.id()).toList(),
                     points(lesson.before(), series, said),
                     points(lesson.after(), series, said),
-                    plan.map(StoredPlan::nextLesson).orElse(null),
-                    plan.map(p -> done(p, p.nextLesson())).orElse(null)));
+                    plan.map(PlanHead::nextLesson).orElse(null),
+                    plan.map(p -> done(p, p.nextLesson(), reps)).orElse(null)));
         }
-        return new ThreadView(List.copyOf(series.values()), knots);
+        return new ThreadView(List.copyOf(series.values()), knots, all.size());
     }
 
     private static Map<String, Point> points(Observations seen, Map<String, Series> series, Said said) {

@@ -7,8 +7,16 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 
-/** A student's history. */
-record ThreadView(@NotNull List<Series> series, @NotNull List<Knot> knots) {
+/**
+ * A student's history.
+ *
+ * @param knots the last lessons, oldest first
+ * @param all how many lessons there are
+ */
+record ThreadView(
+        @NotNull List<Series> series,
+        @NotNull List<Knot> knots,
+        @NotNull int all) {
 
     /**
      * @param better higher, lower, or null where it depends on the corridor

@@ -35,16 +35,21 @@ class StudentController {
         this.sessions = sessions;
     }
 
+    /**
+     * @param adult which adult knows that a junior practises; null while not said
+     */
     record StudentView(
             @NotNull UUID id,
             @NotNull boolean signedUp,
-            @NotNull StudentEntry profile) {
+            @NotNull StudentEntry profile,
+            String adult) {
 
         static StudentView of(StoredStudent student) {
             return new StudentView(
                     student.id(),
                     student.signedUp(),
-                    StudentEntry.of(student.name(), student.complaint(), student.units(), student.profile()));
+                    StudentEntry.of(student.name(), student.complaint(), student.units(), student.profile()),
+                    student.adult().orElse(null));
         }
     }
 

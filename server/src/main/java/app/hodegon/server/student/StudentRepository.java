@@ -170,6 +170,13 @@ class StudentRepository {
                         .execute());
     }
 
+    void setAdult(UUID account, String adult) {
+        db.update(STUDENT)
+                .set(STUDENT.ADULT, adult)
+                .where(STUDENT.ACCOUNT_ID.eq(account))
+                .execute();
+    }
+
     void setAccount(UUID student, UUID account) {
         db.update(STUDENT)
                 .set(STUDENT.ACCOUNT_ID, account)
@@ -227,7 +234,8 @@ class StudentRepository {
                 row.get(STUDENT.NAME),
                 row.get(STUDENT.COMPLAINT),
                 row.get(STUDENT.UNITS),
-                profile);
+                profile,
+                Optional.ofNullable(row.get(STUDENT.ADULT)));
     }
 
     private static <E extends Enum<E> & Identified> Set<E> set(Class<E> type, String[] ids) {

@@ -61,6 +61,11 @@ public class Students {
         return students.ofAccount(account.id()).orElseThrow(() -> new NotFound("student"));
     }
 
+    /** Which adult knows that this junior practises. */
+    public void setAdult(Account account, String adult) {
+        students.setAdult(account.id(), adult);
+    }
+
     @Transactional
     public StoredStudent add(Account coach, StudentEntry entry) {
         UUID id = students.add(

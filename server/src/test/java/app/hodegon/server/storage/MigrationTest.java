@@ -41,7 +41,46 @@ class MigrationTest {
         }
     }
 
+    @Test
+    void earlierPlansGetTheirDaysAndPracticeItsReps(@TempDir Path directory) throws SQLException {
+        String url = "jdbc:h2:file:" + directory.resolve("hodegon");
+        migrate(url, "6");
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement sql = connection.createStatement()) {
+            sql.execute("""
+                    insert into account values (random_uuid(), 'a@b.example', '', 'coach', 'A', current_timestamp);
+                    insert into student select random_uuid(), id, null, 'S', 'right', 'club', 'adult', 'soft', 'metric',
+                        '', array[], array[], current_timestamp from account;
+                    insert into lesson select random_uuid(), id, current_date, '', array['sway'], '', current_timestamp
+                        from student;
+                    insert into plan select random_uuid(), student_id, id, current_date, current_date + 1,
+                        '{"days":[{"date":"2026-03-02","blocks":[{"sets":4,"repsPerSet":5},{"sets":1,"repsPerSet":10}]}]}',
+                        current_timestamp, current_timestamp, null, 1 from lesson;
+                    insert into practice_session select random_uuid(), student_id, id, date '2026-03-02', null, null, null,
+                        null, '', true, current_timestamp, null from plan;
+                    insert into practice_block select id, 0, 'sway', 'disc-turn', 'feel', 'main', '++-++'
+                        from practice_session;""");
+        }
+        migrate(url, "latest");
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement sql = connection.createStatement();
+                ResultSet days = sql.executeQuery("""
+                        select d.planned_for, d.reps, s.reps from plan_day d
+                        join practice_session s on s.plan_id = d.plan_id""")) {
+            assertThat(days.next()).isTrue();
+            assertThat(days.getString(1)).isEqualTo("2026-03-02");
+            assertThat(days.getInt(2)).isEqualTo(30);
+            assertThat(days.getInt(3)).isEqualTo(5);
+            assertThat(days.next()).isFalse();
+        }
+    }
+
     private static void migrate(String url, String target) {
-        Flyway.configure().dataSource(url, null, null).target(target).load().migrate();
+        Flyway.configure()
+                .dataSource(url, null, null)
+                .javaMigrations(new V8__planned_days())
+                .target(target)
+                .load()
+                .migrate();
     }
 }

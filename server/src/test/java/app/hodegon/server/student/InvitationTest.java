@@ -49,7 +49,7 @@ class InvitationTest {
     }
 
     private static StoredStudent student(boolean signedUp) {
-        return new StoredStudent(STUDENT, COACH.id(), signedUp, "Name", "", "metric", null);
+        return new StoredStudent(STUDENT, COACH.id(), signedUp, "Name", "", "metric", null, Optional.empty());
     }
 
     @Test

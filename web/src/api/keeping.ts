@@ -1,0 +1,56 @@
+import { createSyncStoragePersister } from "@tanstack/query-sync-storage-persister";
+import { type Query, QueryClient } from "@tanstack/react-query";
+import type { PersistQueryClientOptions } from "@tanstack/react-query-persist-client";
+import { moveToday } from "@/ui/dates";
+import { Problem } from "./client";
+import { queries } from "./queries";
+import type { Session } from "./types";
+
+declare const API_SHAPE: string;
+
+const KEY = "hodegon-phone";
+const DAYS_KEPT = 60;
+
+/** What a student's phone needs without a signal. */
+const KEPT = new Set(["session", "me", "catalogue", "own-notes"]);
+
+export const client = new QueryClient({
+  defaultOptions: {
+    queries: {
+      staleTime: 10_000,
+      gcTime: Infinity,
+      // The phone's word on whether there is a signal is worth little: ask and see.
+      networkMode: "always",
+      // Asking again helps against a lost signal, not against a refusal.
+      retry: (count, error) => count < 2 && error instanceof Problem && error.status === 0,
+    },
+    mutations: { networkMode: "always" },
+  },
+});
+
+/** Keeps what a student's pages read on the phone; a coach's students are kept on no machine. */
+export const keeping: Omit<PersistQueryClientOptions, "queryClient"> = {
+  persister: createSyncStoragePersister({ storage: window.localStorage, key: KEY }),
+  maxAge: DAYS_KEPT * 86_400_000,
+  buster: API_SHAPE,
+  dehydrateOptions: {
+    shouldDehydrateQuery: (query: Query) =>
+      client.getQueryData<Session>(queries.session().queryKey)?.account?.role === "student" &&
+      KEPT.has(String(query.queryKey[0])) &&
+      query.state.data !== undefined,
+  },
+};
+
+/** What was kept is shown at once, and asked for anew. */
+export function restored() {
+  const session = client.getQueryData<Session>(queries.session().queryKey);
+  if (!session) return;
+  moveToday(session.daysAhead);
+  void client.invalidateQueries({ queryKey: queries.session().queryKey });
+}
+
+/** Nothing of this account stays on the machine but practice that was not sent yet. */
+export function forget() {
+  client.clear();
+  window.localStorage.removeItem(KEY);
+}
