@@ -31,9 +31,12 @@ export default defineConfig({
         ],
       },
       workbox: {
+        // Works from the first visit on; what the new version lacks, main.tsx loads anew.
+        skipWaiting: true,
+        clientsClaim: true,
         globPatterns: ["**/*.{js,css,html,svg,woff2}"],
         // Only a coach makes a PDF, and not without a server.
-        globIgnores: ["**/pdf*.js", "**/*.ttf"],
+        globIgnores: ["**/sheetPdf*.js", "**/*.ttf"],
         navigateFallback: "index.html",
         navigateFallbackDenylist: [/^\/(api|v3|actuator)\//],
       },

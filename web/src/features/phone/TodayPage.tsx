@@ -68,7 +68,12 @@ function TodayBody({ today, catalogue }: { today: Today; catalogue: Catalogue })
         {today.nextDay ? (
           <p>Next practice: {longDay(today.nextDay)}.</p>
         ) : (
-          <p>The plan is done. Next lesson: {longDay(today.plan.nextLesson)}.</p>
+          <p>
+            The plan is done.{" "}
+            {today.plan.nextLesson === today.date
+              ? "Your lesson is today."
+              : today.plan.nextLesson > today.date && `Next lesson: ${longDay(today.plan.nextLesson)}.`}
+          </p>
         )}
       </div>
     );

@@ -7,7 +7,7 @@ export function Waiting() {
   const waiting = useOutbox();
   const unsent = waiting.filter((k) => k.state === "unsent");
   return (
-    <div role="status">
+    <div role="status" className="grid gap-3 not-empty:mb-4">
       {unsent.length > 0 && (
         <Note tone="warn">
           Kept on this phone and sent as soon as there is a connection:{" "}

@@ -4,7 +4,7 @@ import { queries } from "@/api/queries";
 import { Outbox } from "./outbox";
 import { sendWaiting } from "./sending";
 
-const EVERY = 15_000;
+const EVERY = 5_000;
 
 /** The outbox of whoever is signed in. */
 export function useOwnOutbox(): Outbox {
@@ -12,10 +12,12 @@ export function useOwnOutbox(): Outbox {
   return useMemo(() => new Outbox(account), [account]);
 }
 
-/** Sends what waits on the phone: now, when a signal comes, and from time to time; gives what is left. */
+/** Sends what waits on the phone: now, when a signal comes or something was read, and from time to time; gives what is left. */
 export function useOutbox() {
   const client = useQueryClient();
   const outbox = useOwnOutbox();
+  // What a browser says of its signal comes late or never; an answer is a sure sign.
+  const answered = useQuery({ ...queries.me(), enabled: false }).dataUpdatedAt;
   const [waiting, setWaiting] = useState(() => outbox.kept().filter((k) => k.state !== "sent"));
   useEffect(() => {
     let over = false;
@@ -33,6 +35,6 @@ export function useOutbox() {
       clearInterval(timer);
       window.removeEventListener("online", flush);
     };
-  }, [client, outbox]);
+  }, [client, outbox, answered]);
   return waiting;
 }

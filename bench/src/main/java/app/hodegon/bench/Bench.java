@@ -33,6 +33,7 @@ public final class Bench {
                 "|---|---|---|---|"));
         lines.addAll(new DemoTimes().run(root));
         lines.addAll(core());
+        lines.addAll(new AcademyLoad().run(root));
         Files.writeString(root.resolve("docs/benchmarks.md"), String.join("\n", lines) + "\n");
         lines.forEach(System.out::println);
     }

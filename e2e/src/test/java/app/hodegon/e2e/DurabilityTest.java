@@ -79,13 +79,23 @@ class DurabilityTest {
                 for (int rep = 0; rep < REPS_PER_KILL; rep++) {
                     UUID session = UUID.randomUUID();
                     phone.send("PUT", "/api/me/practice/" + session, """
-                            {"planId":"%s","day":"%s","blocks":[{"block":0,"marks":"%s"}],"balls":{},"note":"","finished":false}""".formatted(
+                            {"planId":"%s","day":"%s","edition":1,
+                             "blocks":[{"block":0,"fault":"sway","drill":"disc-turn","rung":"feel","kind":"main",
+                               "marks":"%s","noticed":[]}],
+                             "pain":{"where":"knee","score":5,"drill":"disc-turn"},
+                             "balls":{},"note":"","finished":true}""".formatted(
                                     planId, today.plusDays(1), "+".repeat(sent.size() + 1)));
                     sent.add(session);
                 }
                 server.kill();
                 server = ServerProcess.start(log, directory, QUICK_START);
-                assertThat(storedReps(new Client(server.base()).signIn("coach@x.example"), plan))
+                Client looking = new Client(server.base()).signIn("coach@x.example");
+                assertThat(looking.send("GET", "/api/day", null)
+                                .at("/attention/0/kind")
+                                .asString())
+                        .as("the coach hears of it first")
+                        .isEqualTo("pain");
+                assertThat(storedReps(looking, plan))
                         .as("after round " + round)
                         .hasSize(sent.size())
                         .contains("+".repeat(sent.size()));

@@ -133,7 +133,10 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
         return new Attention(
                 Kind.PAIN,
                 drill + " " + since,
-                session.map(PracticeSession::day).orElse(since),
+                // A phone's clock may run ahead; pain does not wait for it.
+                session.map(PracticeSession::day)
+                        .filter(day -> day.isBefore(since))
+                        .orElse(since),
                 Subject.of(drill),
                 where + "the drill is stopped until you lift it.");
     }

@@ -1,0 +1,144 @@
+package app.hodegon.bench;
+
+import java.nio.charset.StandardCharsets;
+import java.nio.file.Path;
+import java.sql.Connection;
+import java.sql.DriverManager;
+import java.sql.ResultSet;
+import java.sql.SQLException;
+import java.sql.Statement;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.UUID;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
+
+/**
+ * Fills a copy of the demo's database with an academy: many students with years of lessons and practice, made by
+ * repeating what the simulated students lived, each with other ids and on other days.
+ */
+public final class Academy {
+
+    private static final int STUDENTS = 500;
+    private static final int YEARS = 3;
+
+    /** Ids of one student's repetitions lie apart by more than there can be of them. */
+    private static final int MOST_REPETITIONS = 100;
+
+    private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
+
+    private Academy() {}
+
+    /** What was made. */
+    record Size(long students, long lessons, long sessions, long reps) {}
+
+    /** Another id for another student or repetition; called by the database. */
+    public static UUID other(UUID id, int number) {
+        return UUID.nameUUIDFromBytes((id + "/" + number).getBytes(StandardCharsets.UTF_8));
+    }
+
+    /** The same text with every date in it moved; called by the database. */
+    public static String moved(String text, int days) {
+        if (text == null) return null;
+        return DAY.matcher(text)
+                .replaceAll(day -> Matcher.quoteReplacement(
+                        LocalDate.parse(day.group()).plusDays(days).toString()));
+    }
+
+    /**
+     * @param folder holds the copy of the demo's database
+     */
+    static Size fill(Path folder) throws SQLException {
+        String url = "jdbc:h2:file:" + folder.resolve("hodegon").toAbsolutePath() + ";CACHE_SIZE=262144";
+        try (Connection connection = DriverManager.getConnection(url, "sa", "");
+                Statement sql = connection.createStatement()) {
+            sql.execute("create alias other for \"app.hodegon.bench.Academy.other\"");
+            sql.execute("create alias moved for \"app.hodegon.bench.Academy.moved\"");
+            sql.execute("create local temporary table copied (n int primary key, template uuid, days int) as "
+                    + "select x.n, t.id, -mod(x.n, 14) from (select x as n from system_range(1, " + STUDENTS + ")) x "
+                    + "join (select s.id, row_number() over (order by s.name) as r, count(*) over () as all_of from student s "
+                    + "join account a on a.id = s.coach_id where a.email = 'coach@demo.example') t "
+                    + "on mod(x.n, t.all_of) = t.r - 1");
+            int period = 7
+                    * (1
+                            + number(
+                                            sql,
+                                            "select max(datediff(day, l.held_on, p.next_lesson)) from "
+                                                    + "(select student_id, min(held_on) as held_on from lesson group by student_id) l join "
+                                                    + "(select student_id, max(next_lesson) as next_lesson from plan group by student_id) p "
+                                                    + "on p.student_id = l.student_id")
+                                    / 7);
+            copy(sql, "student", "r.id = c.template", 0, 0);
+            copy(sql, "student_day", "r.student_id = c.template", 0, 0);
+            int repetitions = YEARS * 365 / period + 1;
+            for (int k = repetitions - 1; k >= 0; k--) {
+                String lesson = "r.lesson_id in (select id from lesson where student_id = c.template)";
+                String plan = "r.plan_id in (select id from plan where student_id = c.template)";
+                String session = "r.session_id in (select id from practice_session where student_id = c.template)";
+                copy(sql, "lesson", "r.student_id = c.template", k, k * period);
+                for (String part : List.of("answer", "sign", "reading", "shot", "decision")) {
+                    copy(sql, "lesson_" + part, lesson, k, k * period);
+                }
+                copy(sql, "plan", "r.student_id = c.template and r.assigned_at is not null", k, k * period);
+                copy(sql, "plan_day", plan, k, k * period);
+                copy(sql, "practice_session", "r.student_id = c.template", k, k * period);
+                copy(sql, "practice_block", session, k, k * period);
+                copy(sql, "practice_shot", session, k, k * period);
+            }
+            copy(sql, "attention", "r.student_id = c.template", 0, 0);
+            sql.execute("drop alias other");
+            sql.execute("drop alias moved");
+            sql.execute("analyze");
+            return new Size(
+                    number(sql, "select count(*) from student"),
+                    number(sql, "select count(*) from lesson"),
+                    number(sql, "select count(*) from practice_session"),
+                    number(sql, "select sum(reps) from practice_session"));
+        }
+    }
+
+    private static int number(Statement sql, String query) throws SQLException {
+        try (ResultSet rows = sql.executeQuery(query)) {
+            rows.next();
+            return rows.getInt(1);
+        }
+    }
+
+    private static void copy(Statement sql, String table, String which, int repetition, int daysBack)
+            throws SQLException {
+        List<String> values = new ArrayList<>();
+        try (ResultSet columns = sql.executeQuery("select column_name, data_type from information_schema.columns "
+                + "where table_schema = 'PUBLIC' and table_name = '" + table.toUpperCase(java.util.Locale.ROOT)
+                + "' order by ordinal_position")) {
+            while (columns.next()) {
+                values.add(value(table, columns.getString(1), columns.getString(2), repetition, daysBack));
+            }
+        }
+        sql.execute("insert into " + table + " select " + String.join(", ", values) + " from copied c join " + table
+                + " r on " + which);
+    }
+
+    private static String value(String table, String column, String type, int repetition, int daysBack) {
+        String from = "r." + column;
+        String days = "c.days - " + daysBack;
+        return switch (column) {
+            case "STUDENT_ID" -> "other(r.student_id, c.n)";
+            case "COACH_ID" -> from;
+            case "ACCOUNT_ID" -> "null";
+            case "NAME" -> "r.name || ' ' || c.n";
+            case "DOCUMENT", "TERMS" -> "moved(" + from + ", " + days + ")";
+            case "ID" ->
+                table.equals("student")
+                        ? "other(r.id, c.n)"
+                        : "other(r.id, c.n * " + MOST_REPETITIONS + " + " + repetition + ")";
+            default ->
+                column.endsWith("_ID")
+                        ? "case when " + from + " is null then null else other(" + from + ", c.n * " + MOST_REPETITIONS
+                                + " + " + repetition + ") end"
+                        : type.equals("DATE") || type.startsWith("TIMESTAMP")
+                                ? "dateadd(day, " + days + ", " + from + ")"
+                                : from;
+        };
+    }
+}
