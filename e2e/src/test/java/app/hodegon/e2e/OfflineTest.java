@@ -60,7 +60,8 @@ class OfflineTest {
         phone.navigate(demo.base());
         phone.getByText(STUDENT).click();
         assertThat(phone.getByText("How it should feel")).isVisible();
-        phone.waitForFunction("() => navigator.serviceWorker.controller !== null");
+        phone.waitForFunction("() => navigator.serviceWorker.controller !== null"
+                + " && localStorage.getItem('hodegon-phone')?.includes('nextLesson')");
         return phone;
     }
 
