@@ -38,11 +38,12 @@ export const queries = {
       staleTime: Infinity,
     }),
   /** The coach's day; never older than the look at it. */
-  day: () =>
+  day: (most = 50) =>
     queryOptions({
-      queryKey: ["day"],
-      queryFn: () => api.get<Wire["CoachsDay"]>("/api/day"),
+      queryKey: ["day", most],
+      queryFn: () => api.get<Wire["CoachsDay"]>(`/api/day?most=${most}`),
       staleTime: 0,
+      placeholderData: keepPreviousData,
     }),
   notes: (id: string) =>
     queryOptions({

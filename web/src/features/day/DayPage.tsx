@@ -1,4 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
 import { Link, useNavigate } from "react-router";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
@@ -11,13 +12,14 @@ import { AttentionEntry } from "./AttentionEntry";
 
 /** The coach's day: its lessons with what was done for them, and who needs a word between lessons. */
 export default function DayPage() {
-  const day = useQuery(queries.day());
+  const [all, setAll] = useState(false);
+  const day = useQuery(queries.day(all ? 10_000 : undefined));
   const session = useQuery(queries.session());
   const catalogue = useCatalogue("right");
   if (day.isPending || catalogue.isPending) return <Loading />;
   if (day.isError) return <Failed error={day.error} again={() => day.refetch()} />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
-  const { date, students, lessons, attention } = day.data;
+  const { date, students, lessons, attention, waiting } = day.data;
   if (students === 0) {
     return (
       <Empty>
@@ -68,6 +70,11 @@ export default function DayPage() {
               />
             ))}
           </ul>
+        )}
+        {attention.length < waiting && (
+          <Button weight="quiet" className="mt-2" onClick={() => setAll(true)}>
+            Show the other {waiting - attention.length}
+          </Button>
         )}
       </section>
     </div>

@@ -16,7 +16,7 @@ const entry = (kind: string, part: Partial<Wire["AttentionView"]> = {}): Wire["A
   ...part,
 });
 
-const DAY: Wire["CoachsDay"] = { date: "2026-12-02", students: 3, lessons: [], attention: [] };
+const DAY: Wire["CoachsDay"] = { date: "2026-12-02", students: 3, lessons: [], attention: [], waiting: 0 };
 const DONE = new Response(null, { status: 204 });
 
 afterEach(() => {
@@ -27,7 +27,7 @@ afterEach(() => {
 describe("the coach's day", () => {
   const open = (day: Partial<Wire["CoachsDay"]>, others: Record<string, unknown> = {}) => {
     const calls = serve({
-      "GET /api/day": { ...DAY, ...day },
+      "GET /api/day?most=50": { ...DAY, ...day },
       "GET /api/session": { firstRun: false, demo: [], daysAhead: 0 },
       "GET /api/catalogue?hand=right": CATALOGUE,
       ...others,
@@ -84,7 +84,20 @@ describe("the coach's day", () => {
     const calls = open({ attention: [entry(kind, part)] }, { [request]: DONE });
     fireEvent.click(await screen.findByText(button));
     await waitFor(() => expect(calls.map((c) => c.request)).toContain(request));
-    await waitFor(() => expect(calls.filter((c) => c.request === "GET /api/day").length).toBeGreaterThan(1));
+    await waitFor(() =>
+      expect(calls.filter((c) => c.request === "GET /api/day?most=50").length).toBeGreaterThan(1),
+    );
+  });
+
+  it("shows the most urgent first and the others when asked", async () => {
+    const more = [entry("absent"), entry("note", { session: "n1" })];
+    const calls = open(
+      { attention: [entry("absent")], waiting: 2 },
+      { "GET /api/day?most=10000": { ...DAY, attention: more, waiting: 2 } },
+    );
+    fireEvent.click(await screen.findByRole("button", { name: "Show the other 1" }));
+    await waitFor(() => expect(screen.queryByText(/Show the other/)).toBeNull());
+    expect(calls.at(-1)?.request).toContain("most=10000");
   });
 
   it("answers a note, and shows a refusal", async () => {

@@ -18,6 +18,22 @@ create table plan_day (
     primary key (plan_id, planned_for)
 );
 
+-- The documents apart from the plans, which are often looked at without them.
+create table plan_document (
+    plan_id uuid primary key references plan on delete cascade,
+    document varchar(1000000) not null,
+    terms varchar(100000)
+);
+insert into plan_document select id, document, terms from plan;
+alter table plan drop column document;
+alter table plan drop column terms;
+
+-- The plan handed over last.
+alter table student add column running_plan uuid references plan on delete set null;
+update student s
+set running_plan = (
+    select p.id from plan p where p.student_id = s.id and p.assigned_at is not null order by p.assigned_at desc limit 1);
+
 -- Which adult knows that a junior practises.
 alter table student add column adult varchar(100);
 

@@ -9,7 +9,11 @@ import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -29,6 +33,29 @@ public final class Academy {
     private static final Pattern DAY = Pattern.compile("\\d{4}-\\d{2}-\\d{2}");
 
     private Academy() {}
+
+    /** Tables in the order in which rows may be added, and whose student each row {@code r} is. */
+    private static final Map<String, String> OWNED = new LinkedHashMap<>();
+
+    static {
+        OWNED.put("student", "r.id");
+        OWNED.put("student_day", "r.student_id");
+        OWNED.put("lesson", "r.student_id");
+        for (String part : List.of("answer", "sign", "reading", "shot", "decision")) {
+            OWNED.put("lesson_" + part, "select l.student_id from lesson l where l.id = r.lesson_id");
+        }
+        OWNED.put("plan", "r.student_id");
+        OWNED.put("plan_document", "select p.student_id from plan p where p.id = r.plan_id");
+        OWNED.put("plan_day", "select p.student_id from plan p where p.id = r.plan_id");
+        OWNED.put("practice_session", "r.student_id");
+        for (String part : List.of("block", "shot")) {
+            OWNED.put("practice_" + part, "select s.student_id from practice_session s where s.id = r.session_id");
+        }
+        OWNED.put("attention", "r.student_id");
+    }
+
+    /** What a student has once, however long the history. */
+    private static final Set<String> ONCE = Set.of("student", "student_day", "attention");
 
     /** What was made. */
     record Size(long students, long lessons, long sessions, long reps) {}
@@ -69,24 +96,22 @@ public final class Academy {
                                                     + "(select student_id, max(next_lesson) as next_lesson from plan group by student_id) p "
                                                     + "on p.student_id = l.student_id")
                                     / 7);
-            copy(sql, "student", "r.id = c.template", 0, 0);
-            copy(sql, "student_day", "r.student_id = c.template", 0, 0);
+            for (String table : OWNED.keySet()) {
+                sql.execute("create local temporary table " + lived(table) + " as select (" + OWNED.get(table)
+                        + ") as owner, r.* from " + table + " r where (" + OWNED.get(table)
+                        + ") in (select template from copied)");
+            }
+            copy(sql, "student", 0, 0);
+            copy(sql, "student_day", 0, 0);
             int repetitions = YEARS * 365 / period + 1;
             for (int k = repetitions - 1; k >= 0; k--) {
-                String lesson = "r.lesson_id in (select id from lesson where student_id = c.template)";
-                String plan = "r.plan_id in (select id from plan where student_id = c.template)";
-                String session = "r.session_id in (select id from practice_session where student_id = c.template)";
-                copy(sql, "lesson", "r.student_id = c.template", k, k * period);
-                for (String part : List.of("answer", "sign", "reading", "shot", "decision")) {
-                    copy(sql, "lesson_" + part, lesson, k, k * period);
+                for (String table : OWNED.keySet()) {
+                    if (!ONCE.contains(table)) copy(sql, table, k, k * period);
                 }
-                copy(sql, "plan", "r.student_id = c.template and r.assigned_at is not null", k, k * period);
-                copy(sql, "plan_day", plan, k, k * period);
-                copy(sql, "practice_session", "r.student_id = c.template", k, k * period);
-                copy(sql, "practice_block", session, k, k * period);
-                copy(sql, "practice_shot", session, k, k * period);
             }
-            copy(sql, "attention", "r.student_id = c.template", 0, 0);
+            copy(sql, "attention", 0, 0);
+            sql.execute("update student s set running_plan = (select p.id from plan p where p.student_id = s.id and "
+                    + "p.assigned_at is not null order by p.assigned_at desc limit 1) where running_plan is null");
             sql.execute("drop alias other");
             sql.execute("drop alias moved");
             sql.execute("analyze");
@@ -105,18 +130,21 @@ public final class Academy {
         }
     }
 
-    private static void copy(Statement sql, String table, String which, int repetition, int daysBack)
-            throws SQLException {
+    private static String lived(String table) {
+        return "lived_" + table;
+    }
+
+    private static void copy(Statement sql, String table, int repetition, int daysBack) throws SQLException {
         List<String> values = new ArrayList<>();
         try (ResultSet columns = sql.executeQuery("select column_name, data_type from information_schema.columns "
-                + "where table_schema = 'PUBLIC' and table_name = '" + table.toUpperCase(java.util.Locale.ROOT)
+                + "where table_schema = 'PUBLIC' and table_name = '" + table.toUpperCase(Locale.ROOT)
                 + "' order by ordinal_position")) {
             while (columns.next()) {
                 values.add(value(table, columns.getString(1), columns.getString(2), repetition, daysBack));
             }
         }
-        sql.execute("insert into " + table + " select " + String.join(", ", values) + " from copied c join " + table
-                + " r on " + which);
+        sql.execute("insert into " + table + " select " + String.join(", ", values) + " from copied c join "
+                + lived(table) + " r on r.owner = c.template");
     }
 
     private static String value(String table, String column, String type, int repetition, int daysBack) {
@@ -125,7 +153,7 @@ public final class Academy {
         return switch (column) {
             case "STUDENT_ID" -> "other(r.student_id, c.n)";
             case "COACH_ID" -> from;
-            case "ACCOUNT_ID" -> "null";
+            case "ACCOUNT_ID", "RUNNING_PLAN" -> "null";
             case "NAME" -> "r.name || ' ' || c.n";
             case "DOCUMENT", "TERMS" -> "moved(" + from + ", " + days + ")";
             case "ID" ->

@@ -97,6 +97,60 @@ class ComparisonTest {
         assertThat(told / 2000.0).isLessThan(0.06);
     }
 
+    /** Readings of a plate, and balls of which the true share is known. */
+    @Test
+    void noChangeIsSeldomToldAndTwiceTheDetectableOneMostly() {
+        Random random = new Random(6);
+        double sem =
+                Repeatability.ASSUMED.sem(Measure.TRAIL_SHARE, Source.PLATE).orElseThrow();
+        double detectable = 1.96 * sem * Math.sqrt(2.0 / 3);
+        assertThat(toldReadings(random, sem, 0)).isLessThan(0.06);
+        assertThat(toldReadings(random, sem, 2 * detectable)).isGreaterThan(0.9);
+        for (int balls : new int[] {10, 20, 60}) {
+            assertThat(toldCounts(random, balls, 0.5, 0.5)).as(balls + " balls").isLessThan(0.06);
+            double half = 1.96 * Math.sqrt(2 * 0.25 / balls);
+            double apart = Math.min(1, 2 * half);
+            assertThat(toldCounts(random, balls, 0.5 - apart / 2, 0.5 + apart / 2))
+                    .as(balls + " balls, " + apart + " apart")
+                    .isGreaterThan(0.9);
+        }
+    }
+
+    private static double toldReadings(Random random, double sem, double change) {
+        int told = 0;
+        for (int i = 0; i < 4000; i++) {
+            double first = 60 + sem / Math.sqrt(3) * random.nextGaussian();
+            double second = 60 - change + sem / Math.sqrt(3) * random.nextGaussian();
+            Comparison c = Comparison.ofReadings(
+                    share(clamped(first), Source.PLATE, 3),
+                    share(clamped(second), Source.PLATE, 3),
+                    Better.LOWER,
+                    Repeatability.ASSUMED);
+            if (c.verdict() != Verdict.CANNOT_TELL) told++;
+        }
+        return told / 4000.0;
+    }
+
+    private static double clamped(double share) {
+        return Math.max(0, Math.min(100, share));
+    }
+
+    private static double toldCounts(Random random, int balls, double before, double after) {
+        int told = 0;
+        for (int i = 0; i < 4000; i++) {
+            Count first = new Count(hits(random, balls, before), balls);
+            Count second = new Count(hits(random, balls, after), balls);
+            if (Comparison.ofCounts(first, second, Better.HIGHER).verdict() != Verdict.CANNOT_TELL) told++;
+        }
+        return told / 4000.0;
+    }
+
+    private static int hits(Random random, int balls, double share) {
+        int hits = 0;
+        for (int ball = 0; ball < balls; ball++) if (random.nextDouble() < share) hits++;
+        return hits;
+    }
+
     @Test
     void whatCannotBeComparedIsRefused() {
         assertThatThrownBy(() -> Comparison.ofSamples(new double[] {1}, new double[] {1, 2}, Better.LOWER))

@@ -3,8 +3,7 @@ package app.hodegon.server.attention;
 import static app.hodegon.server.db.Tables.ATTENTION;
 import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static org.jooq.impl.DSL.field;
-import static org.jooq.impl.DSL.select;
+import static org.jooq.impl.DSL.count;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Kind;
@@ -16,7 +15,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.jooq.DSLContext;
-import org.jooq.Field;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -61,37 +59,35 @@ class AttentionRepository {
     }
 
     /** What wants this coach on that day, most urgent first, the longest waiting first among equals. */
-    List<AttentionView> due(UUID coach, LocalDate today) {
-        Field<UUID> running = field(select(PLAN.ID)
-                .from(PLAN)
-                .where(PLAN.STUDENT_ID.eq(ATTENTION.STUDENT_ID).and(PLAN.ASSIGNED_AT.isNotNull()))
-                .orderBy(PLAN.ASSIGNED_AT.desc())
-                .limit(1));
-        return db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID)
+    Attentions.Due due(UUID coach, LocalDate today, int most) {
+        var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, count().over())
                 .from(ATTENTION)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
                 .leftJoin(PLAN)
-                .on(PLAN.ID.eq(running))
+                .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
                 .where(STUDENT.COACH_ID.eq(coach))
                 .and(ATTENTION.HOLDS_FROM.le(today))
                 .and(ATTENTION.SEEN_AT.isNull())
                 // Once the lesson is due there is no plan left to practise.
                 .and(ATTENTION.KIND.ne(Kind.ABSENT.id()).or(PLAN.NEXT_LESSON.gt(today)))
                 .orderBy(ATTENTION.URGENCY, ATTENTION.HOLDS_FROM, STUDENT.NAME)
-                .fetch(row -> new AttentionView(
-                        row.value1().getStudentId(),
-                        row.value2(),
-                        row.value1().getKind(),
-                        row.value1().getSubjectKey(),
-                        row.value1().getHoldsFrom(),
-                        row.value3(),
-                        row.value4(),
-                        row.value1().getDrill(),
-                        row.value1().getFault(),
-                        row.value1().getRung(),
-                        row.value1().getSessionId(),
-                        row.value1().getReason()));
+                .limit(most)
+                .fetch();
+        List<AttentionView> first = rows.map(row -> new AttentionView(
+                row.value1().getStudentId(),
+                row.value2(),
+                row.value1().getKind(),
+                row.value1().getSubjectKey(),
+                row.value1().getHoldsFrom(),
+                row.value3(),
+                row.value4(),
+                row.value1().getDrill(),
+                row.value1().getFault(),
+                row.value1().getRung(),
+                row.value1().getSessionId(),
+                row.value1().getReason()));
+        return new Attentions.Due(first, rows.isEmpty() ? 0 : rows.get(0).value5());
     }
 
     int see(UUID student, String kind, String key) {

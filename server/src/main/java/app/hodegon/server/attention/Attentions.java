@@ -60,8 +60,16 @@ class Attentions {
                 gates.of(student));
     }
 
-    List<AttentionView> due(UUID coach, LocalDate today) {
-        return attentions.due(coach, today);
+    /**
+     * What wants a coach.
+     *
+     * @param first the most urgent
+     * @param all how many there are
+     */
+    record Due(List<AttentionView> first, int all) {}
+
+    Due due(UUID coach, LocalDate today, int most) {
+        return attentions.due(coach, today, most);
     }
 
     @Transactional

@@ -1,24 +1,25 @@
 package app.hodegon.server.attention;
 
+import app.hodegon.core.plan.Gates;
 import app.hodegon.core.practice.Feel;
-import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.Plans.LessonDue;
-import app.hodegon.server.plan.StoredPlan;
+import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -26,6 +27,7 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -58,12 +60,15 @@ class TodayController {
 
     /**
      * @param students how many this coach has
+     * @param attention the most urgent
+     * @param waiting how many there are
      */
     record CoachsDay(
             @NotNull LocalDate date,
             @NotNull int students,
             @NotNull List<DueView> lessons,
-            @NotNull List<AttentionView> attention) {}
+            @NotNull List<AttentionView> attention,
+            @NotNull int waiting) {}
 
     /**
      * A lesson of the day, with what was done since the one before.
@@ -86,33 +91,44 @@ class TodayController {
             @NotNull @Size(max = 160) String key) {}
 
     @GetMapping
-    CoachsDay day(@AuthenticationPrincipal Account coach) {
+    CoachsDay day(
+            @AuthenticationPrincipal Account coach, @RequestParam(defaultValue = "50") @Min(1) @Max(10_000) int most) {
         LocalDate today = LocalDate.now(clock);
+        List<LessonDue> due = plans.lessonsOn(coach.id(), today);
+        List<UUID> ids = due.stream().map(d -> d.plan().id()).toList();
+        var days = practice.days(ids);
+        var checks = practice.checks(ids);
+        var own = gates.of(due.stream().map(LessonDue::studentId).toList());
+        Attentions.Due attention = attentions.due(coach.id(), today, most);
         return new CoachsDay(
                 today,
                 students.count(coach),
-                plans.lessonsOn(coach.id(), today).stream()
-                        .map(due -> view(due, today))
+                due.stream()
+                        .map(d -> view(
+                                d,
+                                days.getOrDefault(d.plan().id(), List.of()),
+                                RungStanding.of(
+                                        checks.getOrDefault(d.plan().id(), List.of()),
+                                        own.getOrDefault(d.studentId(), Gates.STANDARD)),
+                                today))
                         .toList(),
-                attentions.due(coach.id(), today));
+                attention.first(),
+                attention.all());
     }
 
-    private DueView view(LessonDue due, LocalDate today) {
-        StoredPlan plan = due.plan();
-        List<PracticeSession> sessions = practice.ofPlan(plan.id());
+    private static DueView view(LessonDue due, List<DayDone> days, List<RungStanding> rungs, LocalDate today) {
         return new DueView(
-                plan.studentId(),
+                due.studentId(),
                 due.student(),
-                plan.plan().route().stream().map(s -> s.fault()).distinct().toList(),
+                due.focus(),
                 due.lessonToday().orElse(null),
-                Done.of(plan.plannedReps(), practice.reps(List.of(plan.id())).getOrDefault(plan.id(), Map.of()), today),
-                sessions.stream()
-                        .flatMap(s -> s.feel().stream())
+                Done.of(due.plan().planned(), days, today),
+                days.stream()
+                        .flatMap(d -> d.feel().stream())
                         .reduce((earlier, later) -> later)
                         .map(Feel::value)
                         .orElse(null),
-                RungStanding.of(
-                        sessions.stream().flatMap(s -> s.checks().stream()).toList(), gates.of(plan.studentId())));
+                rungs);
     }
 
     /** The coach has looked: it stays off the list until something new of its kind happens. */

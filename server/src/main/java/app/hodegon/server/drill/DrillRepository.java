@@ -2,6 +2,7 @@ package app.hodegon.server.drill;
 
 import static app.hodegon.server.db.Tables.OWN_DRILL;
 import static app.hodegon.server.db.Tables.PLAN;
+import static app.hodegon.server.db.Tables.PLAN_DOCUMENT;
 import static app.hodegon.server.db.Tables.STUDENT;
 
 import app.hodegon.core.drill.Drill;
@@ -53,7 +54,9 @@ class DrillRepository {
                 .from(PLAN)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
-                .where(STUDENT.COACH_ID.eq(coach).and(PLAN.DOCUMENT.contains("\"drill\":\"" + id + "\""))));
+                .join(PLAN_DOCUMENT)
+                .on(PLAN_DOCUMENT.PLAN_ID.eq(PLAN.ID))
+                .where(STUDENT.COACH_ID.eq(coach).and(PLAN_DOCUMENT.DOCUMENT.contains("\"drill\":\"" + id + "\""))));
     }
 
     int delete(UUID coach, String id) {

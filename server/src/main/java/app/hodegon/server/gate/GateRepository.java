@@ -7,9 +7,12 @@ import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.server.db.tables.records.StudentGateRecord;
 import java.time.Clock;
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
@@ -32,14 +35,22 @@ class GateRepository {
     record StoredGate(StepId step, Gate gate, boolean signed) {}
 
     List<StoredGate> ofStudent(UUID student) {
+        return ofStudents(List.of(student)).getOrDefault(student, List.of());
+    }
+
+    /** Those who have only standard gates are left out. */
+    Map<UUID, List<StoredGate>> ofStudents(Collection<UUID> students) {
         return db.selectFrom(STUDENT_GATE)
-                .where(STUDENT_GATE.STUDENT_ID.eq(student))
+                .where(STUDENT_GATE.STUDENT_ID.in(students))
                 .orderBy(STUDENT_GATE.FAULT, STUDENT_GATE.RUNG)
-                .fetch(row -> new StoredGate(
-                        new StepId(
-                                Identified.of(Fault.class, row.getFault()), Identified.of(Rung.class, row.getRung())),
-                        Gate.set(row.getGood(), row.getCoachSigns()),
-                        row.getSignedAt() != null));
+                .fetchGroups(StudentGateRecord::getStudentId, GateRepository::gate);
+    }
+
+    private static StoredGate gate(StudentGateRecord row) {
+        return new StoredGate(
+                new StepId(Identified.of(Fault.class, row.getFault()), Identified.of(Rung.class, row.getRung())),
+                Gate.set(row.getGood(), row.getCoachSigns()),
+                row.getSignedAt() != null);
     }
 
     /** Another gate than before needs another word. */

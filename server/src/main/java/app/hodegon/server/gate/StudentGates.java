@@ -6,7 +6,9 @@ import app.hodegon.core.plan.Gates;
 import app.hodegon.server.gate.GateRepository.StoredGate;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.student.StudentChanged;
+import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.context.ApplicationEventPublisher;
@@ -27,7 +29,17 @@ public class StudentGates {
 
     /** A gate the coach has signed asks for no more word. */
     public Gates of(UUID student) {
-        return new Gates(gates.ofStudent(student).stream()
+        return gates(gates.ofStudent(student));
+    }
+
+    /** The gates of several students; who has only standard ones is left out. */
+    public Map<UUID, Gates> of(Collection<UUID> students) {
+        return gates.ofStudents(students).entrySet().stream()
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> gates(e.getValue())));
+    }
+
+    private static Gates gates(List<StoredGate> stored) {
+        return new Gates(stored.stream()
                 .collect(Collectors.toMap(
                         StoredGate::step, g -> g.signed() ? g.gate().signed() : g.gate())));
     }

@@ -7,8 +7,11 @@ import static app.hodegon.server.db.Tables.LESSON_READING;
 import static app.hodegon.server.db.Tables.LESSON_SHOT;
 import static app.hodegon.server.db.Tables.LESSON_SIGN;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static org.jooq.impl.DSL.multiset;
+import static org.jooq.impl.DSL.exists;
+import static org.jooq.impl.DSL.noCondition;
+import static org.jooq.impl.DSL.row;
 import static org.jooq.impl.DSL.select;
+import static org.jooq.impl.DSL.selectOne;
 
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Catalogue;
@@ -22,13 +25,18 @@ import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Source;
 import app.hodegon.core.swing.Tally;
+import app.hodegon.server.db.tables.Lesson;
+import app.hodegon.server.db.tables.records.LessonAnswerRecord;
 import app.hodegon.server.db.tables.records.LessonReadingRecord;
+import app.hodegon.server.db.tables.records.LessonRecord;
 import app.hodegon.server.db.tables.records.LessonShotRecord;
+import app.hodegon.server.db.tables.records.LessonSignRecord;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collections;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -36,6 +44,7 @@ import java.util.Optional;
 import java.util.UUID;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record1;
 import org.jooq.Result;
 import org.springframework.stereotype.Repository;
 
@@ -65,7 +74,6 @@ class LessonRepository {
         return fetch(LESSON.ID.eq(id).and(STUDENT.COACH_ID.eq(coach))).stream().findFirst();
     }
 
-    /** A student's lessons, oldest first. */
     boolean heldSince(UUID student, LocalDate day) {
         return db.fetchExists(LESSON, LESSON.STUDENT_ID.eq(student).and(LESSON.HELD_ON.ge(day)));
     }
@@ -74,48 +82,101 @@ class LessonRepository {
         return fetch(LESSON.ID.eq(id)).stream().findFirst();
     }
 
-    List<StoredLesson> ofStudent(UUID student) {
-        return fetch(LESSON.STUDENT_ID.eq(student));
+    /** The last lessons of a student, oldest first. */
+    List<StoredLesson> last(UUID student, int most) {
+        List<StoredLesson> latestFirst = new ArrayList<>(whole(latest(LESSON.STUDENT_ID.eq(student), most)));
+        Collections.reverse(latestFirst);
+        return latestFirst;
+    }
+
+    int count(UUID student) {
+        return db.fetchCount(LESSON, LESSON.STUDENT_ID.eq(student));
+    }
+
+    /**
+     * The lesson before this one.
+     *
+     * @param measured only one in which something was seen or measured before it
+     */
+    Optional<StoredLesson> before(UUID student, UUID id, boolean measured) {
+        Lesson now = LESSON.as("now");
+        Condition earlier = row(LESSON.HELD_ON, LESSON.CREATED_AT)
+                .lt(select(now.HELD_ON, now.CREATED_AT).from(now).where(now.ID.eq(id)));
+        Condition any = exists(selectOne().from(LESSON_SIGN).where(LESSON_SIGN.LESSON_ID.eq(LESSON.ID)))
+                .or(exists(selectOne()
+                        .from(LESSON_READING)
+                        .where(LESSON_READING.LESSON_ID.eq(LESSON.ID))
+                        .and(LESSON_READING.STAGE.eq(Stage.BEFORE.id))))
+                .or(exists(selectOne()
+                        .from(LESSON_SHOT)
+                        .where(LESSON_SHOT.LESSON_ID.eq(LESSON.ID))
+                        .and(LESSON_SHOT.STAGE.eq(Stage.BEFORE.id))));
+        Condition which = LESSON.STUDENT_ID.eq(student).and(earlier).and(measured ? any : noCondition());
+        return whole(latest(which, 1)).stream().findFirst();
+    }
+
+    private Result<LessonRecord> latest(Condition which, int most) {
+        return db.selectFrom(LESSON)
+                .where(which)
+                .orderBy(LESSON.HELD_ON.desc(), LESSON.CREATED_AT.desc())
+                .limit(most)
+                .fetch();
     }
 
     private List<StoredLesson> fetch(Condition which) {
-        var answers = multiset(select(LESSON_ANSWER.QUESTION, LESSON_ANSWER.ANSWER)
-                        .from(LESSON_ANSWER)
-                        .where(LESSON_ANSWER.LESSON_ID.eq(LESSON.ID)))
-                .convertFrom(rows -> rows.intoMap(LESSON_ANSWER.QUESTION, LESSON_ANSWER.ANSWER));
-        var signs = multiset(select(LESSON_SIGN.SIGN, LESSON_SIGN.SEEN)
-                        .from(LESSON_SIGN)
-                        .where(LESSON_SIGN.LESSON_ID.eq(LESSON.ID)))
-                .convertFrom(rows -> rows.intoMap(LESSON_SIGN.SIGN, LESSON_SIGN.SEEN));
-        var readings = multiset(select(LESSON_READING.fields())
-                        .from(LESSON_READING)
-                        .where(LESSON_READING.LESSON_ID.eq(LESSON.ID))
-                        .orderBy(LESSON_READING.STAGE, LESSON_READING.ORDINAL))
-                .convertFrom(rows -> rows.into(LESSON_READING));
-        var shots = multiset(select(LESSON_SHOT.fields()).from(LESSON_SHOT).where(LESSON_SHOT.LESSON_ID.eq(LESSON.ID)))
-                .convertFrom(rows -> rows.into(LESSON_SHOT));
-        return db.select(LESSON, answers, signs, readings, shots)
+        return whole(db.select(LESSON)
                 .from(LESSON)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(LESSON.STUDENT_ID))
                 .where(which)
-                .orderBy(LESSON.HELD_ON, LESSON.CREATED_AT)
-                .fetch(row -> new StoredLesson(
-                        row.value1().getId(),
-                        row.value1().getStudentId(),
-                        row.value1().getHeldOn(),
-                        Approach.of(row.value2()),
-                        new Observations(
-                                signs(row.value3()),
-                                readings(row.value4(), Stage.BEFORE),
-                                tally(row.value5(), Stage.BEFORE)),
-                        new Observations(
-                                Map.of(), readings(row.value4(), Stage.AFTER), tally(row.value5(), Stage.AFTER)),
-                        row.value1().getNote(),
-                        Arrays.stream(row.value1().getFocus())
-                                .map(id -> Identified.of(Fault.class, id))
-                                .toList(),
-                        row.value1().getFocusReason()));
+                .fetch(Record1::value1));
+    }
+
+    /** With all that belongs to each, in one query per table: nested queries cost several times as much here. */
+    private List<StoredLesson> whole(List<LessonRecord> lessons) {
+        List<UUID> ids = lessons.stream().map(LessonRecord::getId).toList();
+        var answers = db.selectFrom(LESSON_ANSWER)
+                .where(LESSON_ANSWER.LESSON_ID.in(ids))
+                .fetchGroups(LESSON_ANSWER.LESSON_ID);
+        var signs =
+                db.selectFrom(LESSON_SIGN).where(LESSON_SIGN.LESSON_ID.in(ids)).fetchGroups(LESSON_SIGN.LESSON_ID);
+        var readings = db.selectFrom(LESSON_READING)
+                .where(LESSON_READING.LESSON_ID.in(ids))
+                .orderBy(LESSON_READING.STAGE, LESSON_READING.ORDINAL)
+                .fetchGroups(LESSON_READING.LESSON_ID);
+        var shots =
+                db.selectFrom(LESSON_SHOT).where(LESSON_SHOT.LESSON_ID.in(ids)).fetchGroups(LESSON_SHOT.LESSON_ID);
+        return lessons.stream()
+                .map(row -> lesson(
+                        row,
+                        answers.getOrDefault(row.getId(), db.newResult(LESSON_ANSWER)),
+                        signs.getOrDefault(row.getId(), db.newResult(LESSON_SIGN)),
+                        readings.getOrDefault(row.getId(), db.newResult(LESSON_READING)),
+                        shots.getOrDefault(row.getId(), db.newResult(LESSON_SHOT))))
+                .toList();
+    }
+
+    private static StoredLesson lesson(
+            LessonRecord row,
+            Result<LessonAnswerRecord> answers,
+            Result<LessonSignRecord> signs,
+            Result<LessonReadingRecord> readings,
+            Result<LessonShotRecord> shots) {
+        return new StoredLesson(
+                row.getId(),
+                row.getStudentId(),
+                row.getHeldOn(),
+                Approach.of(answers.intoMap(LESSON_ANSWER.QUESTION, LESSON_ANSWER.ANSWER)),
+                new Observations(
+                        signs(signs.intoMap(LESSON_SIGN.SIGN, LESSON_SIGN.SEEN)),
+                        readings(readings, Stage.BEFORE),
+                        tally(shots, Stage.BEFORE)),
+                new Observations(Map.of(), readings(readings, Stage.AFTER), tally(shots, Stage.AFTER)),
+                row.getNote(),
+                Arrays.stream(row.getFocus())
+                        .map(id -> Identified.of(Fault.class, id))
+                        .toList(),
+                row.getFocusReason());
     }
 
     private static Map<Sign, Boolean> signs(Map<String, Boolean> rows) {

@@ -24,6 +24,7 @@ import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
@@ -71,9 +72,18 @@ public class Lessons {
         return lessons.byId(id).orElseThrow(() -> new NotFound("lesson"));
     }
 
-    /** A student's lessons, oldest first; the caller has made sure that the student may be seen. */
-    public List<StoredLesson> ofStudent(UUID student) {
-        return lessons.ofStudent(student);
+    /** The last lessons of a student, oldest first; the caller has made sure that the student may be seen. */
+    public List<StoredLesson> last(UUID student, int most) {
+        return lessons.last(student, most);
+    }
+
+    public int count(UUID student) {
+        return lessons.count(student);
+    }
+
+    /** The last lesson before this one in which something was seen or measured before it. */
+    public Optional<StoredLesson> measuredBefore(StoredLesson lesson) {
+        return lessons.before(lesson.studentId(), lesson.id(), true);
     }
 
     public Diagnosis diagnose(StoredLesson lesson, StoredStudent student) {
@@ -150,9 +160,7 @@ public class Lessons {
     FeetView feet(Account coach, UUID id, PressureSchool against) {
         StoredLesson lesson = ofCoach(coach, id);
         Repeatability repeatability = approaches.repeatability(coach.id());
-        FeetView.EarlierView earlier = lessons.ofStudent(lesson.studentId()).stream()
-                .takeWhile(l -> !l.id().equals(id))
-                .reduce((a, b) -> b)
+        FeetView.EarlierView earlier = lessons.before(lesson.studentId(), id, false)
                 .map(l -> new FeetView.EarlierView(l.heldOn(), Moment.of(l.before()), Moment.of(l.after())))
                 .orElse(null);
         return new FeetView(

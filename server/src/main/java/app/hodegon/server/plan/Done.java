@@ -1,9 +1,13 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.server.practice.DayDone;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
+import java.util.HashSet;
+import java.util.List;
 import java.util.Map;
-import java.util.TreeSet;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What was done of a plan.
@@ -21,16 +25,17 @@ public record Done(
      * A day done counts as due, also one of today or one that a later plan left out: never more days done than planned.
      *
      * @param planned reps by planned day
-     * @param done reps by day practised
+     * @param done days practised
      * @param until the first day that is not due yet
      */
-    public static Done of(Map<LocalDate, Integer> planned, Map<LocalDate, Integer> done, LocalDate until) {
-        TreeSet<LocalDate> due = new TreeSet<>(done.keySet());
+    public static Done of(Map<LocalDate, Integer> planned, List<DayDone> done, LocalDate until) {
+        Set<LocalDate> practised = done.stream().map(DayDone::day).collect(Collectors.toSet());
+        Set<LocalDate> due = new HashSet<>(practised);
         planned.keySet().stream().filter(day -> day.isBefore(until)).forEach(due::add);
         return new Done(
                 due.size(),
-                done.size(),
+                practised.size(),
                 due.stream().mapToInt(day -> planned.getOrDefault(day, 0)).sum(),
-                done.values().stream().mapToInt(reps -> reps).sum());
+                done.stream().mapToInt(DayDone::reps).sum());
     }
 }

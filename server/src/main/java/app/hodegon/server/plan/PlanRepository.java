@@ -3,21 +3,24 @@ package app.hodegon.server.plan;
 import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.PLAN_DAY;
+import static app.hodegon.server.db.Tables.PLAN_DOCUMENT;
 import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static org.jooq.Records.mapping;
-import static org.jooq.impl.DSL.multiset;
-import static org.jooq.impl.DSL.select;
 
+import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.PlanDayRecord;
+import app.hodegon.server.db.tables.records.PlanRecord;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.IntStream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record5;
 import org.springframework.stereotype.Repository;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.json.JsonMapper;
@@ -42,42 +45,58 @@ class PlanRepository {
         return fetch(PLAN.ID.eq(id).and(STUDENT.COACH_ID.eq(coach))).stream().findFirst();
     }
 
-    /** A student's assigned plans without their documents, the running one last. */
-    List<PlanHead> heads(UUID student) {
-        var planned = multiset(select(PLAN_DAY.PLANNED_FOR, PLAN_DAY.REPS)
-                        .from(PLAN_DAY)
-                        .where(PLAN_DAY.PLAN_ID.eq(PLAN.ID)))
-                .convertFrom(rows -> rows.intoMap(PLAN_DAY.PLANNED_FOR, PLAN_DAY.REPS));
-        return db.select(PLAN.ID, PLAN.LESSON_ID, PLAN.FROM_DAY, PLAN.NEXT_LESSON, planned)
-                .from(PLAN)
-                .where(PLAN.STUDENT_ID.eq(student).and(PLAN.ASSIGNED_AT.isNotNull()))
+    /** The plans of these lessons that were handed over, without their documents, the running one last. */
+    List<PlanHead> heads(Collection<UUID> lessons) {
+        return whole(db.selectFrom(PLAN)
+                .where(PLAN.LESSON_ID.in(lessons).and(PLAN.ASSIGNED_AT.isNotNull()))
                 .orderBy(PLAN.ASSIGNED_AT)
-                .fetch(mapping(PlanHead::new));
+                .fetch());
+    }
+
+    private List<PlanHead> whole(List<PlanRecord> plans) {
+        var days = db.selectFrom(PLAN_DAY)
+                .where(PLAN_DAY.PLAN_ID.in(plans.stream().map(PlanRecord::getId).toList()))
+                .fetchGroups(PLAN_DAY.PLAN_ID);
+        return plans.stream()
+                .map(row -> new PlanHead(
+                        row.getId(),
+                        row.getLessonId(),
+                        row.getFromDay(),
+                        row.getNextLesson(),
+                        days.getOrDefault(row.getId(), db.newResult(PLAN_DAY))
+                                .intoMap(PLAN_DAY.PLANNED_FOR, PLAN_DAY.REPS)))
+                .toList();
     }
 
     Optional<StoredPlan> running(UUID student) {
-        return db.select(PLAN.ID)
-                .from(PLAN)
-                .where(PLAN.STUDENT_ID.eq(student).and(PLAN.ASSIGNED_AT.isNotNull()))
-                .orderBy(PLAN.ASSIGNED_AT.desc())
-                .limit(1)
-                .fetchOptional(PLAN.ID)
-                .flatMap(this::byId);
+        return fetch(PLAN.ID.eq(STUDENT.RUNNING_PLAN).and(STUDENT.ID.eq(student))).stream()
+                .findFirst();
     }
 
     List<Plans.LessonDue> lessonsOn(UUID coach, LocalDate day) {
-        return db.select(PLAN.ID, STUDENT.NAME, LESSON.ID)
+        Lesson held = LESSON.as("held");
+        var rows = db.select(PLAN, STUDENT.ID, STUDENT.NAME, LESSON.FOCUS, held.ID)
                 .from(PLAN)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
-                .leftJoin(LESSON)
-                .on(LESSON.STUDENT_ID.eq(STUDENT.ID).and(LESSON.HELD_ON.eq(day)))
+                .join(LESSON)
+                .on(LESSON.ID.eq(PLAN.LESSON_ID))
+                .leftJoin(held)
+                .on(held.STUDENT_ID.eq(STUDENT.ID).and(held.HELD_ON.eq(day)))
                 .where(STUDENT.COACH_ID.eq(coach))
                 .and(PLAN.NEXT_LESSON.eq(day))
                 .and(PLAN.ASSIGNED_AT.isNotNull())
-                .orderBy(STUDENT.NAME, LESSON.CREATED_AT)
-                .fetch(row -> new Plans.LessonDue(
-                        byId(row.value1()).orElseThrow(), row.value2(), Optional.ofNullable(row.value3())));
+                .orderBy(STUDENT.NAME, held.CREATED_AT)
+                .fetch();
+        List<PlanHead> heads = whole(rows.map(Record5::value1));
+        return IntStream.range(0, rows.size())
+                .mapToObj(i -> new Plans.LessonDue(
+                        heads.get(i),
+                        rows.get(i).value2(),
+                        rows.get(i).value3(),
+                        List.of(rows.get(i).value4()),
+                        Optional.ofNullable(rows.get(i).value5())))
+                .toList();
     }
 
     Optional<StoredPlan> byId(UUID id) {
@@ -115,8 +134,10 @@ class PlanRepository {
     }
 
     private List<StoredPlan> fetch(Condition which) {
-        return db.select(PLAN)
+        return db.select(PLAN, PLAN_DOCUMENT)
                 .from(PLAN)
+                .join(PLAN_DOCUMENT)
+                .on(PLAN_DOCUMENT.PLAN_ID.eq(PLAN.ID))
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
                 .where(which)
@@ -129,12 +150,12 @@ class PlanRepository {
                         row.value1().getNextLesson(),
                         row.value1().getAssignedAt() != null,
                         row.value1().getRevision(),
-                        row.value1().getTerms() == null
+                        row.value2().getTerms() == null
                                 ? PlanTerms.between(
                                         row.value1().getFromDay(), row.value1().getNextLesson())
-                                : json.readValue(row.value1().getTerms(), PlanTerms.class),
+                                : json.readValue(row.value2().getTerms(), PlanTerms.class),
                         List.of(),
-                        json.readValue(row.value1().getDocument(), PlanView.class)));
+                        json.readValue(row.value2().getDocument(), PlanView.class)));
     }
 
     /** Replaces the lesson's draft, if it has one; assigned plans stay as they were. */
@@ -149,9 +170,12 @@ class PlanRepository {
                 .set(PLAN.LESSON_ID, lesson)
                 .set(PLAN.FROM_DAY, terms.from())
                 .set(PLAN.NEXT_LESSON, terms.nextLesson())
-                .set(PLAN.TERMS, json.writeValueAsString(terms))
-                .set(PLAN.DOCUMENT, json.writeValueAsString(plan))
                 .set(PLAN.CREATED_AT, OffsetDateTime.now(clock))
+                .execute();
+        db.insertInto(PLAN_DOCUMENT)
+                .set(PLAN_DOCUMENT.PLAN_ID, id)
+                .set(PLAN_DOCUMENT.TERMS, json.writeValueAsString(terms))
+                .set(PLAN_DOCUMENT.DOCUMENT, json.writeValueAsString(plan))
                 .execute();
         return id;
     }
@@ -167,9 +191,12 @@ class PlanRepository {
         db.update(PLAN)
                 .set(PLAN.REVISION, PLAN.REVISION.plus(1))
                 .set(PLAN.NEXT_LESSON, draft.nextLesson())
-                .set(PLAN.TERMS, json.writeValueAsString(draft.terms()))
-                .set(PLAN.DOCUMENT, json.writeValueAsString(draft.plan()))
                 .where(PLAN.ID.eq(running))
+                .execute();
+        db.update(PLAN_DOCUMENT)
+                .set(PLAN_DOCUMENT.TERMS, json.writeValueAsString(draft.terms()))
+                .set(PLAN_DOCUMENT.DOCUMENT, json.writeValueAsString(draft.plan()))
+                .where(PLAN_DOCUMENT.PLAN_ID.eq(running))
                 .execute();
         db.deleteFrom(PLAN).where(PLAN.ID.eq(draft.id())).execute();
         setDays(running, draft.plan());
@@ -187,6 +214,10 @@ class PlanRepository {
         db.update(PLAN)
                 .set(PLAN.ASSIGNED_AT, OffsetDateTime.now(clock))
                 .where(PLAN.ID.eq(draft.id()).and(PLAN.ASSIGNED_AT.isNull()))
+                .execute();
+        db.update(STUDENT)
+                .set(STUDENT.RUNNING_PLAN, draft.id())
+                .where(STUDENT.ID.eq(draft.studentId()))
                 .execute();
         setDays(draft.id(), draft.plan());
     }

@@ -22,6 +22,7 @@ import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.PlanView.DayView;
+import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
@@ -30,6 +31,7 @@ import app.hodegon.server.student.Students;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -284,9 +286,9 @@ public class Plans {
     /** The days on which the plan that the student has of this lesson was practised, in order. */
     List<LocalDate> practised(UUID lessonId) {
         return plans.assignedOfLesson(lessonId).stream()
-                .flatMap(p -> practice.reps(List.of(p.id())).values().stream())
-                .flatMap(days -> days.keySet().stream())
-                .sorted()
+                .flatMap(p -> practice.days(List.of(p.id())).values().stream())
+                .flatMap(days -> days.stream().map(DayDone::day))
+                .distinct()
                 .toList();
     }
 
@@ -303,9 +305,11 @@ public class Plans {
     /**
      * A lesson that a running plan leads to.
      *
+     * @param focus faults worked on, by id
      * @param lessonToday the lesson held that day, once it is begun
      */
-    public record LessonDue(StoredPlan plan, String student, Optional<UUID> lessonToday) {}
+    public record LessonDue(
+            PlanHead plan, UUID studentId, String student, List<String> focus, Optional<UUID> lessonToday) {}
 
     /** The lessons of a coach's day. */
     public List<LessonDue> lessonsOn(UUID coach, LocalDate day) {
@@ -317,8 +321,8 @@ public class Plans {
         return plans.byId(plan).filter(p -> p.assigned() && p.studentId().equals(student));
     }
 
-    /** A student's assigned plans, the running one last; the caller has made sure that the student may be seen. */
-    public List<PlanHead> heads(UUID student) {
-        return plans.heads(student);
+    /** The plans of these lessons that were handed over; the caller has made sure that they may be seen. */
+    public List<PlanHead> heads(Collection<UUID> lessons) {
+        return plans.heads(lessons);
     }
 }

@@ -35,11 +35,6 @@ public record StoredPlan(
         return plan.days().stream().filter(d -> d.date().equals(date)).findFirst();
     }
 
-    /** Reps by planned day. */
-    public Map<LocalDate, Integer> plannedReps() {
-        return plan.days().stream().collect(Collectors.toMap(DayView::date, DayView::reps));
-    }
-
     List<DayView> daysBefore(LocalDate date) {
         return plan.days().stream().filter(d -> d.date().isBefore(date)).toList();
     }

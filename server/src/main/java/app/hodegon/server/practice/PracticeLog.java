@@ -43,9 +43,14 @@ public class PracticeLog {
         return practice.count(student);
     }
 
-    /** Reps done by plan and day practised; a plan nobody practised is left out. */
-    public Map<UUID, Map<LocalDate, Integer>> reps(Collection<UUID> plans) {
-        return practice.reps(plans);
+    /** Days practised by plan, in order; a plan nobody practised is left out. */
+    public Map<UUID, List<DayDone>> days(Collection<UUID> plans) {
+        return practice.days(plans);
+    }
+
+    /** Check sets by plan, in the order done; a plan without one is left out. */
+    public Map<UUID, List<CheckSet>> checks(Collection<UUID> plans) {
+        return practice.checks(plans);
     }
 
     /** Sessions of a plan with what the phone needs to go on with them. */

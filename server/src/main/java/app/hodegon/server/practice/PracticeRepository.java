@@ -5,12 +5,8 @@ import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static java.util.stream.Collectors.groupingBy;
-import static java.util.stream.Collectors.summingInt;
 import static org.jooq.impl.DSL.length;
 import static org.jooq.impl.DSL.min;
-import static org.jooq.impl.DSL.multiset;
-import static org.jooq.impl.DSL.select;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
@@ -41,9 +37,10 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Record3;
+import org.jooq.Record4;
+import org.jooq.Record7;
 import org.jooq.Result;
-import org.jooq.SelectConditionStep;
+import org.jooq.SelectSeekStep3;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -59,43 +56,48 @@ class PracticeRepository {
 
     /** So many sessions of a student, latest first, after the first {@code skip}. */
     List<StoredSession> page(UUID student, int skip, int size) {
-        return query(PRACTICE_SESSION.STUDENT_ID.eq(student))
+        return whole(db.selectFrom(PRACTICE_SESSION)
+                .where(PRACTICE_SESSION.STUDENT_ID.eq(student))
                 .orderBy(PRACTICE_SESSION.PRACTICE_DAY.desc(), PRACTICE_SESSION.UPDATED_AT.desc())
                 .limit(size)
                 .offset(skip)
-                .fetch(PracticeRepository::stored);
+                .fetch());
     }
 
     int count(UUID student) {
         return db.fetchCount(PRACTICE_SESSION, PRACTICE_SESSION.STUDENT_ID.eq(student));
     }
 
-    /** Reps done by plan and day. */
-    Map<UUID, Map<LocalDate, Integer>> reps(Collection<UUID> plans) {
-        return db
-                .select(PRACTICE_SESSION.PLAN_ID, PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.REPS)
+    /** Days practised by plan, in order. */
+    Map<UUID, List<DayDone>> days(Collection<UUID> plans) {
+        return db.select(
+                        PRACTICE_SESSION.PLAN_ID,
+                        PRACTICE_SESSION.PRACTICE_DAY,
+                        PRACTICE_SESSION.REPS,
+                        PRACTICE_SESSION.FEEL)
                 .from(PRACTICE_SESSION)
                 .where(PRACTICE_SESSION.PLAN_ID.in(plans))
-                .fetch()
-                .stream()
-                .collect(groupingBy(
-                        row -> row.value1(), groupingBy(row -> row.value2(), summingInt(row -> row.value3()))));
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
+                .fetchGroups(
+                        Record4::value1,
+                        row -> new DayDone(
+                                row.value2(),
+                                row.value3(),
+                                Optional.ofNullable(row.value4()).map(Feel::new)));
     }
 
     List<StoredSession> storedOfPlan(UUID plan) {
-        return query(PRACTICE_SESSION.PLAN_ID.eq(plan))
-                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
-                .fetch(PracticeRepository::stored);
+        return stored(PRACTICE_SESSION.PLAN_ID.eq(plan));
     }
 
     /** The session as it is stored, to be changed by nobody else until this transaction ends. */
     Optional<StoredSession> locked(UUID id) {
-        db.select(PRACTICE_SESSION.ID)
-                .from(PRACTICE_SESSION)
-                .where(PRACTICE_SESSION.ID.eq(id))
-                .forUpdate()
-                .fetch();
-        return query(PRACTICE_SESSION.ID.eq(id)).fetchOptional(PracticeRepository::stored);
+        return whole(db.selectFrom(PRACTICE_SESSION)
+                        .where(PRACTICE_SESSION.ID.eq(id))
+                        .forUpdate()
+                        .fetch())
+                .stream()
+                .findFirst();
     }
 
     List<PracticeSession> since(UUID student, LocalDate day) {
@@ -104,28 +106,43 @@ class PracticeRepository {
 
     /** All full check sets of a student, in the order done. */
     List<CheckSet> checks(UUID student) {
+        return checks(PRACTICE_SESSION.STUDENT_ID.eq(student)).fetch(PracticeRepository::check);
+    }
+
+    /** All full check sets by plan, in the order done. */
+    Map<UUID, List<CheckSet>> checks(Collection<UUID> plans) {
+        return checks(PRACTICE_SESSION.PLAN_ID.in(plans)).fetchGroups(Record7::value7, PracticeRepository::check);
+    }
+
+    private SelectSeekStep3<
+                    Record7<LocalDate, Short, String, String, String, String, UUID>, LocalDate, OffsetDateTime, Short>
+            checks(Condition which) {
         return db.select(
                         PRACTICE_SESSION.PRACTICE_DAY,
                         PRACTICE_SESSION.FEEL,
                         PRACTICE_BLOCK.FAULT,
                         PRACTICE_BLOCK.DRILL,
                         PRACTICE_BLOCK.RUNG,
-                        PRACTICE_BLOCK.MARKS)
+                        PRACTICE_BLOCK.MARKS,
+                        PRACTICE_SESSION.PLAN_ID)
                 .from(PRACTICE_SESSION)
                 .join(PRACTICE_BLOCK)
                 .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
-                .where(PRACTICE_SESSION.STUDENT_ID.eq(student))
+                .where(which)
                 .and(PRACTICE_BLOCK.KIND.eq("check"))
                 .and(length(PRACTICE_BLOCK.MARKS).ge(CheckSet.REPS))
-                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT, PRACTICE_BLOCK.BLOCK)
-                .fetch(row -> new CheckSet(
-                        row.value1(),
-                        Identified.of(Fault.class, row.value3()),
-                        row.value4(),
-                        Identified.of(Rung.class, row.value5()),
-                        (int) row.value6().chars().filter(c -> c == '+').count(),
-                        row.value6().length(),
-                        Optional.ofNullable(row.value2()).map(Feel::new)));
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT, PRACTICE_BLOCK.BLOCK);
+    }
+
+    private static CheckSet check(Record7<LocalDate, Short, String, String, String, String, UUID> row) {
+        return new CheckSet(
+                row.value1(),
+                Identified.of(Fault.class, row.value3()),
+                row.value4(),
+                Identified.of(Rung.class, row.value5()),
+                (int) row.value6().chars().filter(c -> c == '+').count(),
+                row.value6().length(),
+                Optional.ofNullable(row.value2()).map(Feel::new));
     }
 
     Set<UUID> unread(UUID student) {
@@ -164,31 +181,35 @@ class PracticeRepository {
     }
 
     private List<PracticeSession> fetch(Condition which) {
-        return query(which)
+        return stored(which).stream().map(StoredSession::session).toList();
+    }
+
+    private List<StoredSession> stored(Condition which) {
+        return whole(db.selectFrom(PRACTICE_SESSION)
+                .where(which)
                 .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
-                .fetch(row -> stored(row).session());
+                .fetch());
     }
 
-    private SelectConditionStep<Record3<PracticeSessionRecord, Result<PracticeBlockRecord>, Result<PracticeShotRecord>>>
-            query(Condition which) {
-        var blocks = multiset(select(PRACTICE_BLOCK.fields())
-                        .from(PRACTICE_BLOCK)
-                        .where(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
-                        .orderBy(PRACTICE_BLOCK.BLOCK))
-                .convertFrom(rows -> rows.into(PRACTICE_BLOCK));
-        var shots = multiset(select(PRACTICE_SHOT.fields())
-                        .from(PRACTICE_SHOT)
-                        .where(PRACTICE_SHOT.SESSION_ID.eq(PRACTICE_SESSION.ID)))
-                .convertFrom(rows -> rows.into(PRACTICE_SHOT));
-        return db.select(PRACTICE_SESSION, blocks, shots).from(PRACTICE_SESSION).where(which);
-    }
-
-    private static StoredSession stored(
-            Record3<PracticeSessionRecord, Result<PracticeBlockRecord>, Result<PracticeShotRecord>> row) {
-        return new StoredSession(
-                session(row.value1(), row.value2(), row.value3()),
-                row.value1().getEdition(),
-                row.value1().getEarlierPlan());
+    /** With all that belongs to each, in one query per table: nested queries cost several times as much here. */
+    private List<StoredSession> whole(List<PracticeSessionRecord> sessions) {
+        List<UUID> ids = sessions.stream().map(PracticeSessionRecord::getId).toList();
+        var blocks = db.selectFrom(PRACTICE_BLOCK)
+                .where(PRACTICE_BLOCK.SESSION_ID.in(ids))
+                .orderBy(PRACTICE_BLOCK.BLOCK)
+                .fetchGroups(PRACTICE_BLOCK.SESSION_ID);
+        var shots = db.selectFrom(PRACTICE_SHOT)
+                .where(PRACTICE_SHOT.SESSION_ID.in(ids))
+                .fetchGroups(PRACTICE_SHOT.SESSION_ID);
+        return sessions.stream()
+                .map(row -> new StoredSession(
+                        session(
+                                row,
+                                blocks.getOrDefault(row.getId(), db.newResult(PRACTICE_BLOCK)),
+                                shots.getOrDefault(row.getId(), db.newResult(PRACTICE_SHOT))),
+                        row.getEdition(),
+                        row.getEarlierPlan()))
+                .toList();
     }
 
     private static PracticeSession session(

@@ -18,6 +18,7 @@ import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.PlanHead;
 import app.hodegon.server.plan.Plans;
+import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.progress.ProgressView.Change;
@@ -68,21 +69,16 @@ class ProgressService {
     /** This lesson's first balls against the last lesson's, and what was practised between. */
     ProgressView since(Account coach, UUID lessonId) {
         StoredLesson now = lessons.ofCoach(coach, lessonId);
-        Optional<StoredLesson> earlier = lessons.ofStudent(now.studentId()).stream()
-                .takeWhile(l -> !l.id().equals(lessonId))
-                .filter(l -> !l.before().equals(Observations.NONE))
-                .reduce((a, b) -> b);
+        Optional<StoredLesson> earlier = lessons.measuredBefore(now);
         if (earlier.isEmpty()) return new ProgressView(null, null, List.of(), List.of());
         StoredLesson then = earlier.get();
-        Optional<PlanHead> plan = headOf(then, plans.heads(now.studentId()));
+        Optional<PlanHead> plan = headOf(then, plans.heads(List.of(then.id())));
         return new ProgressView(
                 then.heldOn(),
-                plan.map(p -> done(p, now.heldOn(), practice.reps(List.of(p.id()))))
+                plan.map(p -> done(p, now.heldOn(), practice.days(List.of(p.id()))))
                         .orElse(null),
                 plan.map(p -> RungStanding.of(
-                                practice.ofPlan(p.id()).stream()
-                                        .flatMap(s -> s.checks().stream())
-                                        .toList(),
+                                practice.checks(List.of(p.id())).getOrDefault(p.id(), List.of()),
                                 gates.of(now.studentId())))
                         .orElse(List.of()),
                 changes(then, now, reading(coach, now.studentId())));
@@ -93,10 +89,10 @@ class ProgressService {
     }
 
     /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */
-    private Done done(PlanHead plan, LocalDate until, Map<UUID, Map<LocalDate, Integer>> reps) {
+    private Done done(PlanHead plan, LocalDate until, Map<UUID, List<DayDone>> days) {
         LocalDate today = LocalDate.now(clock);
         LocalDate end = until.isBefore(today) ? until : today;
-        return Done.of(plan.planned(), reps.getOrDefault(plan.id(), Map.of()), end);
+        return Done.of(plan.planned(), days.getOrDefault(plan.id(), List.of()), end);
     }
 
     /** How readings are said for a student and how well they repeat. */
@@ -164,10 +160,9 @@ class ProgressService {
     /** A student's last lessons as knots with the practice between as strands. */
     ThreadView thread(Account coach, UUID studentId, int last) {
         Said said = reading(coach, studentId);
-        List<StoredLesson> all = lessons.ofStudent(studentId);
-        List<StoredLesson> shown = all.subList(Math.max(0, all.size() - last), all.size());
-        List<PlanHead> heads = plans.heads(studentId);
-        var reps = practice.reps(heads.stream().map(PlanHead::id).toList());
+        List<StoredLesson> shown = lessons.last(studentId, last);
+        List<PlanHead> heads = plans.heads(shown.stream().map(StoredLesson::id).toList());
+        var days = practice.days(heads.stream().map(PlanHead::id).toList());
         Map<String, Series> series = new LinkedHashMap<>();
         List<Knot> knots = new ArrayList<>();
         for (StoredLesson lesson : shown) {
@@ -179,9 +174,9 @@ class ProgressService {
                     points(lesson.before(), series, said),
                     points(lesson.after(), series, said),
                     plan.map(PlanHead::nextLesson).orElse(null),
-                    plan.map(p -> done(p, p.nextLesson(), reps)).orElse(null)));
+                    plan.map(p -> done(p, p.nextLesson(), days)).orElse(null)));
         }
-        return new ThreadView(List.copyOf(series.values()), knots, all.size());
+        return new ThreadView(List.copyOf(series.values()), knots, lessons.count(studentId));
     }
 
     private static Map<String, Point> points(Observations seen, Map<String, Series> series, Said said) {

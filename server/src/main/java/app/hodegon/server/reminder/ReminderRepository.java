@@ -8,9 +8,7 @@ import static app.hodegon.server.db.Tables.REMINDER;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.Records.mapping;
 import static org.jooq.impl.DSL.exists;
-import static org.jooq.impl.DSL.field;
 import static org.jooq.impl.DSL.notExists;
-import static org.jooq.impl.DSL.select;
 import static org.jooq.impl.DSL.selectOne;
 
 import java.time.Clock;
@@ -20,7 +18,6 @@ import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.jooq.DSLContext;
-import org.jooq.Field;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -65,11 +62,6 @@ class ReminderRepository {
      * today; and only those who practised, or were given their plan, since {@code active}.
      */
     List<Due> due(LocalDate today, int earliest, int hour, LocalDate active) {
-        Field<UUID> running = field(select(PLAN.ID)
-                .from(PLAN)
-                .where(PLAN.STUDENT_ID.eq(STUDENT.ID).and(PLAN.ASSIGNED_AT.isNotNull()))
-                .orderBy(PLAN.ASSIGNED_AT.desc())
-                .limit(1));
         var sessions = selectOne().from(PRACTICE_SESSION).where(PRACTICE_SESSION.STUDENT_ID.eq(STUDENT.ID));
         OffsetDateTime activeAt = active.atStartOfDay(clock.getZone()).toOffsetDateTime();
         return db.select(STUDENT.ID, STUDENT.COACH_ID, STUDENT.NAME, ACCOUNT.EMAIL, PLAN_DAY.REPS)
@@ -79,7 +71,7 @@ class ReminderRepository {
                 .join(ACCOUNT)
                 .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
                 .join(PLAN)
-                .on(PLAN.ID.eq(running))
+                .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
                 .join(PLAN_DAY)
                 .on(PLAN_DAY.PLAN_ID.eq(PLAN.ID).and(PLAN_DAY.PLANNED_FOR.eq(today)))
                 .where(REMINDER.AT_HOUR.between((short) earliest, (short) hour))

@@ -18,7 +18,8 @@ public class V8__planned_days extends BaseJavaMigration {
     @Override
     public void migrate(Context context) throws Exception {
         try (Statement plans = context.getConnection().createStatement();
-                ResultSet rows = plans.executeQuery("select id, document from plan where assigned_at is not null");
+                ResultSet rows = plans.executeQuery(
+                        "select p.id, d.document from plan p join plan_document d on d.plan_id = p.id where p.assigned_at is not null");
                 PreparedStatement day = context.getConnection()
                         .prepareStatement("insert into plan_day (plan_id, planned_for, reps) values (?, ?, ?)")) {
             while (rows.next()) {

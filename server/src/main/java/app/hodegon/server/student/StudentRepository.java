@@ -83,11 +83,6 @@ class StudentRepository {
     List<RosterLine> roster(UUID coach) {
         Field<java.time.LocalDate> lastLesson =
                 field(select(max(LESSON.HELD_ON)).from(LESSON).where(LESSON.STUDENT_ID.eq(STUDENT.ID)));
-        Field<UUID> currentPlan = field(select(PLAN.ID)
-                .from(PLAN)
-                .where(PLAN.STUDENT_ID.eq(STUDENT.ID).and(PLAN.ASSIGNED_AT.isNotNull()))
-                .orderBy(PLAN.ASSIGNED_AT.desc())
-                .limit(1));
         Field<java.time.LocalDate> lastPractice = field(select(max(PRACTICE_SESSION.PRACTICE_DAY))
                 .from(PRACTICE_SESSION)
                 .where(PRACTICE_SESSION.STUDENT_ID.eq(STUDENT.ID)));
@@ -107,7 +102,7 @@ class StudentRepository {
                         PLAN.NEXT_LESSON)
                 .from(STUDENT)
                 .leftJoin(PLAN)
-                .on(PLAN.ID.eq(currentPlan))
+                .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
                 .where(STUDENT.COACH_ID.eq(coach))
                 .orderBy(STUDENT.NAME)
                 .fetch(row -> new RosterLine(

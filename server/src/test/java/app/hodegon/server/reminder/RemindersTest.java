@@ -54,10 +54,11 @@ class RemindersTest {
                 insert into account values (random_uuid(), 'c@x.example', '', 'coach', 'C', current_timestamp);
                 insert into account values (random_uuid(), 's@x.example', '', 'student', 'S', current_timestamp);
                 insert into student select '%s', c.id, s.id, 'Sela Moor', 'right', 'club', 'adult', 'soft', 'metric', '',
-                    array[], array[], current_timestamp, null from account c, account s where c.role = 'coach' and s.role = 'student';
+                    array[], array[], current_timestamp, null, null from account c, account s where c.role = 'coach' and s.role = 'student';
                 insert into lesson select random_uuid(), id, date '2026-03-01', '', array[], '', current_timestamp from student;
-                insert into plan select random_uuid(), student_id, id, date '2026-03-02', date '2026-03-15', '{}',
-                    timestamp '2026-03-01 18:00:00+00', current_timestamp, null, 1 from lesson;
+                insert into plan select random_uuid(), student_id, id, date '2026-03-02', date '2026-03-15',
+                    timestamp '2026-03-01 18:00:00+00', current_timestamp, 1 from lesson;
+                update student set running_plan = (select id from plan);
                 insert into plan_day select id, date '2026-03-02', 40 from plan;
                 insert into plan_day select id, date '2026-03-03', 60 from plan;
                 insert into plan_day select id, date '2026-03-14', 60 from plan""".formatted(STUDENT);

@@ -1,0 +1,38 @@
+package app.hodegon.core.progress;
+
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * What two lessons and the practice between them tell about one student.
+ *
+ * @param told the measures and tallies that belong to what was worked on
+ * @param newResults bad ball results that the earlier lesson had not and this one has beyond chance, by name
+ * @param shareDone reps done of those planned, 0 to 1 and more; empty where nothing was planned
+ * @param gates gates of the plan
+ * @param passed how many of them are passed
+ * @param stopped names of drills that hurt and are stopped
+ */
+public record Evidence(
+        List<Told> told,
+        List<String> newResults,
+        Optional<Double> shareDone,
+        int gates,
+        int passed,
+        List<String> stopped) {
+
+    /**
+     * A measure or tally over two lessons.
+     *
+     * @param gain after the first lesson against before it; empty where one was not measured
+     * @param kept before the second lesson against before the first; empty where one was not measured
+     */
+    public record Told(String name, Optional<Verdict> gain, Optional<Verdict> kept) {}
+
+    public Evidence {
+        told = List.copyOf(told);
+        newResults = List.copyOf(newResults);
+        stopped = List.copyOf(stopped);
+        if (passed < 0 || passed > gates) throw new IllegalArgumentException("passed must be 0 to " + gates + ".");
+    }
+}

@@ -1,0 +1,88 @@
+package app.hodegon.core.progress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThatThrownBy;
+
+import app.hodegon.core.progress.Evidence.Told;
+import app.hodegon.core.progress.Proposal.Kind;
+import java.util.List;
+import java.util.Optional;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+/** One proposal for each row of what lessons and practice can say together. */
+class ProposalTest {
+
+    private static Evidence evidence(Verdict gain, Verdict kept, Double share, int passed) {
+        return new Evidence(
+                List.of(new Told("slice", Optional.ofNullable(gain), Optional.ofNullable(kept))),
+                List.of(),
+                Optional.ofNullable(share),
+                3,
+                passed,
+                List.of());
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "BETTER,      BETTER,      0.9, 3, ADVANCE",
+        "BETTER,      BETTER,      0.3, 3, ADVANCE",
+        "CANNOT_TELL, BETTER,      0.8, 2, GO_ON",
+        "BETTER,      CANNOT_TELL, 0.9, 1, SAME_RUNG",
+        "BETTER,      CANNOT_TELL, 0.6, 1, SAME_RUNG",
+        "BETTER,      CANNOT_TELL, 0.3, 1, SMALLER_PLAN",
+        "CANNOT_TELL, CANNOT_TELL, 0.7, 3, OTHER_FEEDBACK",
+        ",            CANNOT_TELL, 1.1, 0, OTHER_FEEDBACK",
+        "CANNOT_TELL, CANNOT_TELL, 0.6, 0, GO_ON",
+        "CANNOT_TELL, CANNOT_TELL, 0.49, 0, SMALLER_PLAN",
+        "CANNOT_TELL, CANNOT_TELL, ,    0, GO_ON",
+        "BETTER,      WORSE,       0.9, 3, LOOK_AGAIN",
+        "BETTER,      ,            0.9, 3, MEASURE"
+    })
+    void followsFromWhatWasKeptAndPractised(Verdict gain, Verdict kept, Double share, int passed, Kind expected) {
+        Proposal proposal = Proposal.of(evidence(gain, kept, share, passed));
+        assertThat(proposal.kind()).isEqualTo(expected);
+        assertThat(proposal.because()).isNotEmpty();
+    }
+
+    @Test
+    void painComesBeforeTheBall() {
+        Evidence hurt = new Evidence(
+                List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.WORSE))),
+                List.of("shank"),
+                Optional.of(1.0),
+                2,
+                2,
+                List.of("Disc turn"));
+        Proposal proposal = Proposal.of(hurt);
+        assertThat(proposal.kind()).isEqualTo(Kind.STOP_AND_REFER);
+        assertThat(proposal.because().toString()).contains("Disc turn").contains("doctor or physiotherapist");
+    }
+
+    @Test
+    void aNewBadBallMakesTheDiagnosisDoubtedAlsoWhereTheOldOneIsGone() {
+        Evidence shanks = new Evidence(
+                List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.BETTER))),
+                List.of("shank"),
+                Optional.of(1.0),
+                2,
+                2,
+                List.of());
+        assertThat(Proposal.of(shanks).kind()).isEqualTo(Kind.LOOK_AGAIN);
+        assertThat(Proposal.of(shanks).because()).contains("New since the last lesson: shank.");
+    }
+
+    @Test
+    void aDrillIsNotBlamedForPracticeThatDidNotHappen() {
+        assertThat(Proposal.of(evidence(Verdict.CANNOT_TELL, Verdict.CANNOT_TELL, 0.2, 0))
+                        .because())
+                .contains("Practised 20 % of the reps planned.")
+                .anyMatch(reason -> reason.contains("did not happen"));
+    }
+
+    @Test
+    void moreGatesPassedThanThereAreIsNoEvidence() {
+        assertThatThrownBy(() -> evidence(null, null, null, 4)).hasMessageContaining("0 to 3");
+    }
+}
