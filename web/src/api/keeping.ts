@@ -46,7 +46,7 @@ export function restored() {
   const session = client.getQueryData<Session>(queries.session().queryKey);
   if (!session) return;
   moveToday(session.daysAhead);
-  void client.invalidateQueries({ queryKey: queries.session().queryKey });
+  void client.invalidateQueries();
 }
 
 /** Nothing of this account stays on the machine but practice that was not sent yet. */

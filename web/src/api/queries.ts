@@ -75,6 +75,12 @@ export const queries = {
       queryFn: () => api.get<Practice>(`/api/students/${id}/practice?page=${page}`),
       placeholderData: keepPreviousData,
     }),
+  /** The days up to today of the running plan. */
+  planned: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "planned"],
+      queryFn: () => api.get<Wire["PlannedDay"][]>(`/api/students/${id}/planned`),
+    }),
   /** The last lessons and the practice between. */
   thread: (id: string, last = LESSONS) =>
     queryOptions({

@@ -2,9 +2,9 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
-import type { Catalogue, Practice } from "@/api/types";
+import type { Catalogue, Practice, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { shortDay } from "@/ui/dates";
+import { shortDay, today } from "@/ui/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { FELT } from "./felt";
 import { Notes } from "./Notes";
@@ -23,6 +23,7 @@ const STANDING: Record<string, string> = {
 export function PracticePanel({ studentId, catalogue }: { studentId: string; catalogue: Catalogue }) {
   const [page, setPage] = useState(0);
   const practice = useQuery(queries.practice(studentId, page));
+  const planned = useQuery(queries.planned(studentId)).data ?? [];
   if (practice.isPending) return <Loading />;
   if (practice.isError) return <Failed error={practice.error} again={() => practice.refetch()} />;
   const { sessions, rungs, stopped, all } = practice.data;
@@ -54,9 +55,21 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
             </tr>
           </thead>
           <tbody>
-            {sessions.map((session) => (
-              <SessionRow key={session.id} session={session} catalogue={catalogue} />
-            ))}
+            {daysOf(sessions, planned, page === 0, (page + 1) * PAGE >= all).map((day) =>
+              day.session ? (
+                <SessionRow
+                  key={day.session.id}
+                  session={day.session}
+                  planned={day.planned}
+                  catalogue={catalogue}
+                />
+              ) : (
+                <tr key={day.date} className="border-line text-soft border-b">
+                  <td className="py-1.5 pr-3 whitespace-nowrap">{shortDay(day.date)}</td>
+                  <td colSpan={5}>not practised; {day.planned} reps were planned</td>
+                </tr>
+              ),
+            )}
           </tbody>
         </table>
       )}
@@ -126,7 +139,30 @@ function noticedIn(block: Practice["sessions"][number]["blocks"][number], catalo
   return [`${drill.name}: ${counts.join(", ")}`];
 }
 
-function SessionRow({ session, catalogue }: { session: Practice["sessions"][number]; catalogue: Catalogue }) {
+type Session = Practice["sessions"][number];
+type Day = { date: string; session?: Session; planned?: number };
+
+/** The days practised, and between them those that were planned and let pass. */
+function daysOf(sessions: Session[], planned: Wire["PlannedDay"][], first: boolean, last: boolean): Day[] {
+  const reps = new Map(planned.map((p) => [p.date, p.reps]));
+  const done = sessions.map((s) => ({ date: s.day, session: s, planned: reps.get(s.day) }));
+  const days = new Set(sessions.map((s) => s.day));
+  const [newest, oldest] = [first ? today() : sessions[0]!.day, last ? "" : sessions.at(-1)!.day];
+  const missed = planned
+    .filter((p) => !days.has(p.date) && p.date < newest && p.date > oldest)
+    .map((p) => ({ date: p.date, planned: p.reps }));
+  return [...done, ...missed].sort((a, b) => b.date.localeCompare(a.date));
+}
+
+function SessionRow({
+  session,
+  planned,
+  catalogue,
+}: {
+  session: Session;
+  planned?: number;
+  catalogue: Catalogue;
+}) {
   const marks = session.blocks.map((b) => b.marks).join("");
   const good = [...marks].filter((m) => m === "+").length;
   const judged = [...marks].filter((m) => m !== "o").length;
@@ -144,7 +180,10 @@ function SessionRow({ session, catalogue }: { session: Practice["sessions"][numb
           </span>
         ))}
       </td>
-      <td className="pr-3">{marks.length}</td>
+      <td className="pr-3 whitespace-nowrap">
+        {marks.length}
+        {planned !== undefined && <span className="text-soft"> of {planned}</span>}
+      </td>
       <td className="pr-3 whitespace-nowrap">
         {judged > 0 ? `${Math.round((100 * good) / judged)} %` : "–"}
       </td>

@@ -128,11 +128,11 @@ describe("a student's page", () => {
           {
             block: 0,
             fault: "sway",
-            drill: "disc-turn",
+            drill: "edge-notice",
             rung: "feel",
             kind: "main",
             marks: "++--",
-            noticed: ["inner", "inner", "outer"],
+            noticed: ["inner", "inner", "", "outer"],
           },
           {
             block: 1,
@@ -167,6 +167,11 @@ describe("a student's page", () => {
   const answers = {
     "GET /api/students/s1": { id: "s1", signedUp: false, profile },
     "GET /api/students/s1/thread?last=12": thread,
+    "GET /api/students/s1/planned": [
+      { date: "2026-11-06", reps: 60 },
+      { date: "2026-11-05", reps: 75 },
+      { date: "2026-11-04", reps: 75 },
+    ],
     "GET /api/students/s1/practice?page=0": practice,
     "GET /api/students/s1/notes": [
       {
@@ -202,7 +207,12 @@ describe("a student's page", () => {
     open();
     expect(await screen.findByText("Disc turn is stopped: pain 4 of 10, lower back.")).toBeTruthy();
     const row = screen.getByRole("row", { name: /Pain 4 of 10/ });
+    expect(row.textContent).toContain("14 of 75");
     expect(row.textContent).toContain("79 %9 of 10rather clearPain 4 of 10, lower back");
+    expect(row.textContent).toContain("Edge noticing: inner edge 2 of 3, outer edge 1 of 3");
+    expect(row.textContent).toContain("by the plan as it was before");
+    expect(screen.getByRole("row", { name: /Nov 6/ }).textContent).toContain("not practised; 60 reps");
+    expect(screen.getByRole("row", { name: /Nov 4/ }).textContent).toContain("not practised; 75 reps");
     expect(await screen.findByText("Leave it today.")).toBeTruthy();
     fireEvent.change(screen.getByLabelText(/Answer to the note/), { target: { value: "And now?" } });
     fireEvent.click(screen.getByRole("button", { name: "Send" }));

@@ -170,9 +170,21 @@ class BetweenLessonsTest {
         practise(GOOD);
         for (int day = 0; day < 3; day++) nextDay();
         assertThat(attention()).containsExactly("absent");
+        assertThat(laidAgain()).isEmpty();
+        assertThat(day().blocks().at("/1/rung").asString())
+                .as("what was foreseen for days that did not happen is not taken as done")
+                .isEqualTo("feel");
+        assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("3 planned days were missed.");
+        assertThat(coach.get("/api/students/" + student + "/planned")
+                        .expect(200)
+                        .body())
+                .as("four days behind, and today")
+                .hasSize(5);
         practise(GOOD);
         assertThat(attention()).isEmpty();
-        assertThat(laidAgain().at("/0/reason").asString()).contains("3 planned days were missed.");
+        assertThat(laidAgain().at("/0/reason").asString())
+                .as("the missed days are said once")
+                .isEqualTo("Feel was passed.");
     }
 
     @Test

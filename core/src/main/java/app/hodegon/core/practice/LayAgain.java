@@ -2,6 +2,7 @@ package app.hodegon.core.practice;
 
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 
 /** Why what is left of a plan is laid again after a day of practice. */
 public final class LayAgain {
@@ -25,7 +26,13 @@ public final class LayAgain {
             }
         });
         stopped.forEach(drill -> reasons.add(drill + " was stopped for pain."));
-        if (missed > 0) reasons.add(missed == 1 ? "A planned day was missed." : missed + " planned days were missed.");
+        missed(missed).ifPresent(reasons::add);
         return List.copyOf(reasons);
+    }
+
+    /** In a sentence; empty where no day was missed. */
+    public static Optional<String> missed(int days) {
+        if (days == 0) return Optional.empty();
+        return Optional.of(days == 1 ? "A planned day was missed." : days + " planned days were missed.");
     }
 }

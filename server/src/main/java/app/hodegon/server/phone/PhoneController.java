@@ -11,6 +11,7 @@ import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.plan.PlanCalendar;
+import app.hodegon.server.plan.PlanFollowsPractice;
 import app.hodegon.server.plan.PlanView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.Relaid;
@@ -54,6 +55,7 @@ class PhoneController {
     private final PracticeLog practice;
     private final StudentGates gates;
     private final Reminders reminders;
+    private final PlanFollowsPractice follows;
     private final Clock clock;
 
     PhoneController(
@@ -62,12 +64,14 @@ class PhoneController {
             PracticeLog practice,
             StudentGates gates,
             Reminders reminders,
+            PlanFollowsPractice follows,
             Clock clock) {
         this.students = students;
         this.plans = plans;
         this.practice = practice;
         this.gates = gates;
         this.reminders = reminders;
+        this.follows = follows;
         this.clock = clock;
     }
 
@@ -144,6 +148,7 @@ class PhoneController {
     @GetMapping
     MeView me(@AuthenticationPrincipal Account account) {
         StoredStudent student = students.self(account);
+        follows.look(student.id());
         Optional<StoredPlan> plan = plans.running(student.id());
         return new MeView(
                 student.name(),

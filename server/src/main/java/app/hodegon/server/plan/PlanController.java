@@ -8,11 +8,13 @@ import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -34,11 +36,13 @@ class PlanController {
 
     private final Plans plans;
     private final Lessons lessons;
+    private final Students students;
     private final Clock clock;
 
-    PlanController(Plans plans, Lessons lessons, Clock clock) {
+    PlanController(Plans plans, Lessons lessons, Students students, Clock clock) {
         this.plans = plans;
         this.lessons = lessons;
+        this.students = students;
         this.clock = clock;
     }
 
@@ -59,6 +63,21 @@ class PlanController {
     List<LocalDate> practised(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
         lessons.ofCoach(coach, lessonId);
         return plans.practised(lessonId);
+    }
+
+    record PlannedDay(@NotNull LocalDate date, @NotNull int reps) {}
+
+    /** The days up to today of the plan a student has, the latest first. */
+    @GetMapping("/students/{studentId}/planned")
+    List<PlannedDay> planned(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
+        students.ofCoach(coach, studentId);
+        LocalDate today = LocalDate.now(clock);
+        return plans.running(studentId).stream()
+                .flatMap(p -> p.plan().days().stream())
+                .filter(d -> !d.date().isAfter(today))
+                .map(d -> new PlannedDay(d.date(), d.reps()))
+                .sorted(Comparator.comparing(PlannedDay::date).reversed())
+                .toList();
     }
 
     @GetMapping("/lessons/{lessonId}/plan/offers")

@@ -3,16 +3,19 @@ package app.hodegon.server.plan;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.LayAgain;
-import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.gate.GateSigned;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
+import app.hodegon.server.plan.PlanView.DayView;
+import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.DayPractised;
 import app.hodegon.server.practice.PracticeLog;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
@@ -25,18 +28,20 @@ import org.springframework.transaction.event.TransactionalEventListener;
  * what the student did is stored: a plan that cannot be laid never costs a rep.
  */
 @Component
-class PlanFollowsPractice {
+public class PlanFollowsPractice {
 
     private static final Logger LOG = LoggerFactory.getLogger(PlanFollowsPractice.class);
 
     private final Plans plans;
     private final PracticeLog practice;
     private final StudentGates gates;
+    private final Clock clock;
 
-    PlanFollowsPractice(Plans plans, PracticeLog practice, StudentGates gates) {
+    PlanFollowsPractice(Plans plans, PracticeLog practice, StudentGates gates, Clock clock) {
         this.plans = plans;
         this.practice = practice;
         this.gates = gates;
+        this.clock = clock;
     }
 
     @TransactionalEventListener
@@ -50,19 +55,37 @@ class PlanFollowsPractice {
                 Ladder.of(before, gates.of(day.student())),
                 Ladder.of(checks, gates.of(day.student())),
                 day.stopped(),
-                missedBefore(running, day.session()));
+                missedBefore(running, day.session().day()));
         if (!reasons.isEmpty()) layAgain(running.id(), String.join(" ", reasons));
     }
 
-    /** Planned days without practice between this one and the one practised before it. */
-    private int missedBefore(StoredPlan running, PracticeSession session) {
-        LocalDate last = practice.ofPlan(running.id()).stream()
-                .map(PracticeSession::day)
-                .filter(d -> d.isBefore(session.day()))
+    /**
+     * A student looks at the plan again: days missed are taken out of it before anything more is done by it. Once
+     * today's practice is begun, it stays as it is.
+     */
+    public void look(UUID student) {
+        Optional<StoredPlan> running = plans.running(student);
+        if (running.isEmpty()) return;
+        LocalDate today = LocalDate.now(clock);
+        boolean begun = practice.days(List.of(running.get().id())).values().stream()
+                .flatMap(List::stream)
+                .anyMatch(d -> d.day().equals(today));
+        int missed = begun ? 0 : missedBefore(running.get(), today);
+        LayAgain.missed(missed).ifPresent(reason -> layAgain(running.get().id(), reason));
+    }
+
+    /** Planned days without practice before this one, since the last practised or the plan was laid again. */
+    private int missedBefore(StoredPlan running, LocalDate day) {
+        LocalDate practised = practice.days(List.of(running.id())).getOrDefault(running.id(), List.of()).stream()
+                .map(DayDone::day)
+                .filter(d -> d.isBefore(day))
                 .reduce((a, b) -> b)
-                .orElse(running.from().minusDays(1));
+                .orElse(LocalDate.MIN);
+        LocalDate laid =
+                plans.relaid(running.id()).stream().findFirst().map(Relaid::on).orElse(LocalDate.MIN);
         return (int) running.plan().days().stream()
-                .filter(d -> d.date().isAfter(last) && d.date().isBefore(session.day()))
+                .map(DayView::date)
+                .filter(d -> d.isAfter(practised) && !d.isBefore(laid) && d.isBefore(day))
                 .count();
     }
 
