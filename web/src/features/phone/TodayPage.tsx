@@ -27,7 +27,11 @@ export default function TodayPage() {
     <PhoneFrame>
       <p className="text-soft">{longDay(day.data.date)}</p>
       <h1>Hello {day.data.name.split(" ")[0]}</h1>
-      {day.data.laidAgain && <Note>Your plan moved on with you. {day.data.laidAgain.reason}</Note>}
+      {day.data.laidAgain && (
+        <div className="mt-3">
+          <Note>Your plan moved on with you. {day.data.laidAgain.reason}</Note>
+        </div>
+      )}
       <TodayBody today={day.data} catalogue={catalogue.data} />
       <OwnNotes />
     </PhoneFrame>
@@ -113,7 +117,7 @@ function Day({
           you; pain that stays goes to a doctor or physiotherapist.
         </Note>
       ))}
-      {today.junior && <Adult adult={today.adult} />}
+      {today.junior && !done && <Adult adult={today.adult} />}
       {done ? (
         <p className="font-semibold">Today is done. Well practised.</p>
       ) : today.junior && !today.adult ? null : (

@@ -207,7 +207,9 @@ function SessionRow({
 /** A rung that was left for a higher one without its gate is not called in work. */
 function standing(rung: Practice["rungs"][number], all: Practice["rungs"], order: string[]): string {
   const higher = (other: typeof rung) =>
-    other.fault === rung.fault && order.indexOf(other.rung) > order.indexOf(rung.rung);
+    other.fault === rung.fault &&
+    other.standing !== "step-back" &&
+    order.indexOf(other.rung) > order.indexOf(rung.rung);
   return rung.standing === "stay" && all.some(higher)
     ? "moved on"
     : (STANDING[rung.standing] ?? rung.standing);
