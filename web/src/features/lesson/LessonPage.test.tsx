@@ -15,6 +15,7 @@ const PROGRESS: Progress = {
       unit: "balls",
       then: "2 of 10",
       now: "1 of 10",
+      concerns: false,
       comparison: { difference: -0.1, low: -0.41, high: 0.23, verdict: "cannot-tell", toTell: 190 },
     },
     {
@@ -23,9 +24,16 @@ const PROGRESS: Progress = {
       unit: "balls",
       then: "8 of 10",
       now: "1 of 10",
+      concerns: true,
+      gain: { difference: -0.6, low: -0.8, high: -0.2, verdict: "better" },
       comparison: { difference: -0.7, low: -0.86, high: -0.27, verdict: "better" },
     },
   ],
+  proposal: {
+    kind: "go-on",
+    label: "Go on up the same route",
+    because: ["Better and kept: slice.", "1 of 5 gates passed."],
+  },
 };
 
 const share = { id: "trail-share", at: "top", value: 76, source: "plate", swings: 3 };
@@ -201,10 +209,12 @@ describe("what the lesson says", () => {
   it("tells better from cannot tell, and does not blame what was not practised", async () => {
     await open("/lessons/l1?view=since");
     const rows = await screen.findAllByRole("row");
-    expect(rows[1]!.textContent).toContain("slice8 of 101 of 10−70 (−86 to −27) %better");
+    expect(rows[1]!.textContent).toContain("slice8 of 101 of 10−70 (−86 to −27) %betterbetter");
     expect(rows[2]!.textContent).toContain("cannot tell yet – 190 more balls each would tell");
     expect(screen.getByText(/Less than half was practised/)).toBeTruthy();
     expect(screen.getByText(/feel \(Disc turn\)/)).toBeTruthy();
+    expect(screen.getByRole("heading", { name: "Go on up the same route" })).toBeTruthy();
+    expect(screen.getByText("Better and kept: slice.")).toBeTruthy();
   });
 
   it("asks for a reading before it draws feet", async () => {

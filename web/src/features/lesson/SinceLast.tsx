@@ -16,7 +16,7 @@ export function SinceLast({ lessonId, catalogue }: { lessonId: string; catalogue
   const progress = useQuery(queries.progress(lessonId));
   if (progress.isPending) return <Loading />;
   if (progress.isError) return <Failed error={progress.error} again={() => progress.refetch()} />;
-  const { since, done, rungs, changes } = progress.data;
+  const { since, done, rungs, changes, proposal } = progress.data;
   if (!since)
     return <p className="text-soft">This is the first lesson: there is nothing to compare with yet.</p>;
   const passed = rungs.filter((r) => r.standing === "passed");
@@ -55,6 +55,16 @@ export function SinceLast({ lessonId, catalogue }: { lessonId: string; catalogue
           Less than half was practised: what has not changed is no word against the drill.
         </p>
       )}
+      {proposal && (
+        <section aria-labelledby="proposal" className="border-strong-line border-l-4 pl-4">
+          <h3 id="proposal">{proposal.label}</h3>
+          <ul className="text-soft">
+            {proposal.because.map((reason) => (
+              <li key={reason}>{reason}</li>
+            ))}
+          </ul>
+        </section>
+      )}
       {changes.length === 0 ? (
         <p className="text-soft">Tally the first balls of today, before any cue, to see what was kept.</p>
       ) : (
@@ -77,7 +87,8 @@ function Changes({ changes }: { changes: Progress["changes"] }) {
           <th className="py-1 font-normal">Then</th>
           <th className="py-1 font-normal">Now</th>
           <th className="py-1 font-normal">Change, 95 % interval</th>
-          <th className="py-1 font-normal">Says</th>
+          <th className="py-1 font-normal">Kept</th>
+          <th className="py-1 font-normal">Within the last lesson</th>
         </tr>
       </thead>
       <tbody>
@@ -96,7 +107,7 @@ function ChangeRow({ change }: { change: Progress["changes"][number] }) {
   const told = comparison.verdict !== "cannot-tell";
   return (
     <tr className="border-line border-b align-baseline">
-      <td className="py-1.5 pr-3">{change.label}</td>
+      <td className={`py-1.5 pr-3 ${change.concerns ? "font-semibold" : ""}`}>{change.label}</td>
       <td className="pr-3 whitespace-nowrap">{change.then}</td>
       <td className="pr-3 whitespace-nowrap">{change.now}</td>
       <td className="pr-3 whitespace-nowrap">
@@ -112,6 +123,7 @@ function ChangeRow({ change }: { change: Progress["changes"][number] }) {
           </span>
         )}
       </td>
+      <td className="text-soft">{change.gain ? VERDICT[change.gain.verdict] : "–"}</td>
     </tr>
   );
 }

@@ -219,7 +219,7 @@ describe("a student's page", () => {
     await waitFor(() =>
       expect(calls.find((c) => c.request.includes("/answers"))?.body).toEqual({ said: "And now?" }),
     );
-    expect(screen.getByText("moved on")).toBeTruthy();
+    expect(screen.getByText("in work")).toBeTruthy();
     expect(screen.getByText("step back")).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "Lift the stop" }));
     await waitFor(() => expect(calls.some((c) => c.request.startsWith("DELETE"))).toBe(true));

@@ -95,6 +95,12 @@ class JourneyTest {
                 .orElseThrow();
         assertThat(slice.path("then").asString()).isEqualTo("16 of 20");
         assertThat(slice.at("/comparison/verdict").asString()).isEqualTo("better");
+        assertThat(slice.path("gain").isNull())
+                .as("nothing was measured after it")
+                .isTrue();
+        // The slice comes from over the top; of the sway, which was worked on, the pelvis tells: unchanged at 9 cm.
+        assertThat(progress.at("/proposal/kind").asString()).isEqualTo("smaller-plan");
+        assertThat(progress.at("/proposal/because").toString()).contains("did not happen");
         assertThat(coach.get("/api/students/" + student + "/thread")
                         .expect(200)
                         .body()

@@ -46,7 +46,7 @@ public record PlanView(
             Double chance,
             LocalDate likelyOn) {
 
-        StepId id() {
+        public StepId id() {
             return new StepId(Identified.of(Fault.class, fault), Identified.of(Rung.class, rung));
         }
 

@@ -1,11 +1,20 @@
 package app.hodegon.server.progress;
 
+import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.practice.Ladder;
+import app.hodegon.core.practice.Standing;
 import app.hodegon.core.progress.Aim;
 import app.hodegon.core.progress.Better;
 import app.hodegon.core.progress.Comparison;
 import app.hodegon.core.progress.Comparison.Count;
+import app.hodegon.core.progress.Concern;
 import app.hodegon.core.progress.Estimate;
+import app.hodegon.core.progress.Evidence;
+import app.hodegon.core.progress.Evidence.Told;
+import app.hodegon.core.progress.Proposal;
+import app.hodegon.core.progress.Verdict;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Reading;
@@ -17,11 +26,13 @@ import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.PlanHead;
+import app.hodegon.server.plan.PlanView.StepView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.progress.ProgressView.Change;
+import app.hodegon.server.progress.ProgressView.ProposalView;
 import app.hodegon.server.progress.ThreadView.Knot;
 import app.hodegon.server.progress.ThreadView.Point;
 import app.hodegon.server.progress.ThreadView.Series;
@@ -35,6 +46,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 
 /** What lessons and the practice between them say together. */
@@ -70,18 +82,69 @@ class ProgressService {
     ProgressView since(Account coach, UUID lessonId) {
         StoredLesson now = lessons.ofCoach(coach, lessonId);
         Optional<StoredLesson> earlier = lessons.measuredBefore(now);
-        if (earlier.isEmpty()) return new ProgressView(null, null, List.of(), List.of());
+        if (earlier.isEmpty()) return new ProgressView(null, null, List.of(), List.of(), null);
         StoredLesson then = earlier.get();
         Optional<PlanHead> plan = headOf(then, plans.heads(List.of(then.id())));
+        Optional<Done> done = plan.map(p -> done(p, now.heldOn(), practice.days(List.of(p.id()))));
+        Said said = reading(coach, now.studentId());
+        Concern concern = Concern.of(then.focus());
+        List<Change> kept = changes(then.before(), now.before(), now.approach().school(), concern, said);
+        Map<String, Change> gained =
+                changes(then.before(), then.after(), then.approach().school(), concern, said).stream()
+                        .collect(Collectors.toMap(Change::id, c -> c));
         return new ProgressView(
                 then.heldOn(),
-                plan.map(p -> done(p, now.heldOn(), practice.days(List.of(p.id()))))
-                        .orElse(null),
+                done.orElse(null),
                 plan.map(p -> RungStanding.of(
                                 practice.checks(List.of(p.id())).getOrDefault(p.id(), List.of()),
                                 gates.of(now.studentId())))
                         .orElse(List.of()),
-                changes(then, now, reading(coach, now.studentId())));
+                kept.stream().map(c -> c.with(gained.get(c.id()))).toList(),
+                then.focus().isEmpty()
+                        ? null
+                        : ProposalView.of(Proposal.of(evidence(now.studentId(), coach, plan, done, kept, gained))));
+    }
+
+    private Evidence evidence(
+            UUID student,
+            Account coach,
+            Optional<PlanHead> head,
+            Optional<Done> done,
+            List<Change> kept,
+            Map<String, Change> gained) {
+        List<Told> told = new ArrayList<>();
+        for (Change change : kept) {
+            if (change.concerns()) {
+                told.add(new Told(
+                        change.label(),
+                        Optional.ofNullable(gained.get(change.id())).map(Change::verdict),
+                        Optional.of(change.verdict())));
+            }
+        }
+        List<String> fresh = kept.stream()
+                .filter(c -> c.verdict() == Verdict.WORSE && c.then().startsWith("0 of "))
+                .map(Change::label)
+                .toList();
+        Ladder ladder = practice.ladder(student);
+        List<StepView> route = head.flatMap(h -> plans.ofStudent(student, h.id()))
+                .map(p ->
+                        p.plan().route().stream().filter(s -> s.gate() != null).toList())
+                .orElse(List.of());
+        int passed = (int) route.stream()
+                .filter(s -> ladder.on(s.id())
+                        .filter(state -> state.standing() == Standing.PASSED)
+                        .isPresent())
+                .count();
+        DrillLibrary library = plans.library(coach.id());
+        return new Evidence(
+                told,
+                fresh,
+                done.filter(d -> d.plannedReps() > 0).map(d -> (double) d.doneReps() / d.plannedReps()),
+                route.size(),
+                passed,
+                practice.stopped(student).stream()
+                        .map(id -> library.has(id) ? library.drill(id).name() : id)
+                        .toList());
     }
 
     private static Optional<PlanHead> headOf(StoredLesson lesson, List<PlanHead> heads) {
@@ -107,13 +170,15 @@ class ProgressService {
         return new Said(students.ofCoach(coach, student).hand(), approaches.repeatability(coach.id()));
     }
 
-    private static List<Change> changes(StoredLesson then, StoredLesson now, Said said) {
+    /** Every tally and reading that both hold. */
+    private static List<Change> changes(
+            Observations then, Observations now, PressureSchool school, Concern concern, Said said) {
         List<Change> changes = new ArrayList<>();
         for (BallResult result : BallResult.values()) {
-            int ofThen = then.before().shots().total(result.kind());
-            int ofNow = now.before().shots().total(result.kind());
-            int hitsThen = then.before().shots().of(result);
-            int hitsNow = now.before().shots().of(result);
+            int ofThen = then.shots().total(result.kind());
+            int ofNow = now.shots().total(result.kind());
+            int hitsThen = then.shots().of(result);
+            int hitsNow = now.shots().of(result);
             Optional<Better> aim = Aim.of(result);
             if (aim.isEmpty() || ofThen == 0 || ofNow == 0 || hitsThen + hitsNow == 0) continue;
             changes.add(new Change(
@@ -122,13 +187,15 @@ class ProgressService {
                     "balls",
                     hitsThen + " of " + ofThen,
                     hitsNow + " of " + ofNow,
+                    concern.with(result),
+                    null,
                     ComparisonView.of(
                             Comparison.ofCounts(new Count(hitsThen, ofThen), new Count(hitsNow, ofNow), aim.get()))));
         }
-        for (Reading first : then.before().readings()) {
+        for (Reading first : then.readings()) {
             if (said.repeatability().sem(first.measure(), first.source()).isEmpty()) continue;
-            Optional<Better> aim = Aim.of(first, now.approach().school());
-            now.before().readings().stream()
+            Optional<Better> aim = Aim.of(first, school);
+            now.readings().stream()
                     .filter(r ->
                             r.measure() == first.measure() && r.at().equals(first.at()) && r.source() == first.source())
                     .findFirst()
@@ -139,6 +206,8 @@ class ProgressService {
                             first.measure().quantity().unit(),
                             said(first),
                             said(second),
+                            concern.with(first),
+                            null,
                             ComparisonView.of(Comparison.ofReadings(first, second, aim.get(), said.repeatability())))));
         }
         return changes;
