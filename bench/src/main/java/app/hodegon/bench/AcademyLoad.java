@@ -49,6 +49,7 @@ final class AcademyLoad {
                 "| what | median | 95th percentile | wanted |",
                 "|---|---|---|---|"));
         lines.addAll(loaded(root, folder));
+        Files.delete(folder.resolve("hodegon.mv.db"));
         return lines;
     }
 
@@ -113,9 +114,11 @@ final class AcademyLoad {
         return times;
     }
 
-    /** For a look at one's own change: loads the academy that is there already. */
+    /** For a look at one's own change: loads the academy, made only if it is not there yet, and leaves it. */
     public static void main(String[] args) throws Exception {
         Path root = Path.of(args[0]);
-        loaded(root, root.resolve("bench/target/academy")).forEach(System.out::println);
+        Path folder = root.resolve("bench/target/academy");
+        if (Files.notExists(folder.resolve("hodegon.mv.db"))) fill(root, folder);
+        loaded(root, folder).forEach(System.out::println);
     }
 }
