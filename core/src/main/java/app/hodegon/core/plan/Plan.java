@@ -4,6 +4,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.swing.Identified;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -32,10 +33,21 @@ public record Plan(
     public record Day(LocalDate date, Place place, int seconds, List<Block> blocks) {}
 
     /** What a block is for. */
-    public enum Kind {
-        REFRESH,
-        MAIN,
-        CHECK
+    public enum Kind implements Identified {
+        REFRESH("refresh"),
+        MAIN("main"),
+        CHECK("check");
+
+        private final String id;
+
+        Kind(String id) {
+            this.id = id;
+        }
+
+        @Override
+        public String id() {
+            return id;
+        }
     }
 
     /**

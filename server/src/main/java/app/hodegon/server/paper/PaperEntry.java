@@ -18,7 +18,6 @@ import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
@@ -62,7 +61,7 @@ record PaperEntry(
         String field = "ticks." + index;
         if (index < 0 || index >= day.blocks().size()) throw new Invalid(field, "is no block of that day's plan.");
         BlockView block = day.blocks().get(index);
-        Kind kind = kind(block);
+        Kind kind = Identified.of(Kind.class, block.kind());
         int most = kind == Kind.CHECK ? CheckSet.REPS : block.sets();
         if (ticked < 0 || ticked > most) throw new Invalid(field, "must be 0 to " + most + ".");
         return new BlockResult(
@@ -97,9 +96,5 @@ record PaperEntry(
 
     private static int ticked(BlockResult done, BlockView block) {
         return done.kind() == Kind.CHECK ? done.good() : done.reps() / block.repsPerSet();
-    }
-
-    private static Kind kind(BlockView block) {
-        return Kind.valueOf(block.kind().toUpperCase(Locale.ROOT));
     }
 }

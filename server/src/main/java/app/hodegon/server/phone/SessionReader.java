@@ -20,7 +20,6 @@ import app.hodegon.server.practice.StoredSession;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -72,7 +71,7 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
         return block.drill().equals(done.drill())
                 && block.fault().equals(done.fault().id())
                 && block.rung().equals(done.rung().id())
-                && kind(block.kind()) == done.kind();
+                && block.kind().equals(done.kind().id());
     }
 
     private static Optional<Pain> pain(PracticeEntry entry, Optional<DayView> day) {
@@ -98,15 +97,8 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
                 Identified.of(Fault.class, entry.fault()),
                 entry.drill(),
                 Identified.of(Rung.class, entry.rung()),
-                kind(entry.kind()),
+                Identified.of(Plan.Kind.class, entry.kind()),
                 entry.marks(),
                 entry.noticed());
-    }
-
-    private static Plan.Kind kind(String id) {
-        for (Plan.Kind kind : Plan.Kind.values()) {
-            if (kind.name().toLowerCase(Locale.ROOT).equals(id)) return kind;
-        }
-        throw new Invalid("kind", "must be refresh, main or check.");
     }
 }

@@ -19,7 +19,6 @@ import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -131,7 +130,6 @@ public record PlanTerms(
     }
 
     private static Kind kind(String field, String id) {
-        for (Kind kind : Kind.values()) if (kind.name().toLowerCase(Locale.ROOT).equals(id)) return kind;
-        throw new Invalid(field + ".kind", "kind must be refresh, main or check.");
+        return Invalid.in(field + ".kind", () -> Identified.of(Kind.class, id));
     }
 }

@@ -11,7 +11,6 @@ import app.hodegon.core.swing.Identified;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.stream.Stream;
@@ -124,7 +123,7 @@ public record PlanView(
                     Identified.of(Fault.class, fault),
                     drill,
                     Identified.of(Rung.class, rung),
-                    Plan.Kind.valueOf(kind.toUpperCase(Locale.ROOT)),
+                    Identified.of(Plan.Kind.class, kind),
                     sets,
                     repsPerSet,
                     restSeconds,
@@ -245,7 +244,7 @@ public record PlanView(
                 block.fault().id(),
                 block.drill(),
                 block.rung().id(),
-                block.kind().name().toLowerCase(Locale.ROOT),
+                block.kind().id(),
                 block.sets(),
                 block.repsPerSet(),
                 block.restSeconds(),

@@ -29,7 +29,6 @@ import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.EnumMap;
 import java.util.List;
-import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
@@ -228,7 +227,7 @@ class PracticeRepository {
                                 Identified.of(Fault.class, b.getFault()),
                                 b.getDrill(),
                                 Identified.of(Rung.class, b.getRung()),
-                                Plan.Kind.valueOf(b.getKind().toUpperCase(Locale.ROOT)),
+                                Identified.of(Plan.Kind.class, b.getKind()),
                                 b.getMarks(),
                                 b.getNoticed().isEmpty()
                                         ? List.of()
@@ -292,7 +291,7 @@ class PracticeRepository {
                                 b.fault().id(),
                                 b.drill(),
                                 b.rung().id(),
-                                b.kind().name().toLowerCase(Locale.ROOT),
+                                b.kind().id(),
                                 b.marks(),
                                 String.join(",", b.noticed())))
                         .toList())

@@ -6,7 +6,6 @@ import app.hodegon.server.diagnosis.ShotsEntry;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Locale;
 import java.util.UUID;
 
 /**
@@ -47,7 +46,7 @@ public record PracticeSessionView(
                     result.fault().id(),
                     result.drill(),
                     result.rung().id(),
-                    result.kind().name().toLowerCase(Locale.ROOT),
+                    result.kind().id(),
                     result.marks(),
                     result.noticed());
         }
