@@ -1,3 +1,4 @@
+import { useState } from "react";
 import type { Catalogue } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
@@ -25,6 +26,7 @@ export function AfterPractice({
   onBack?: () => void;
 }) {
   const { entry, blocks, change, stored, unsent, error } = session;
+  const [halfTold, setHalfTold] = useState(false);
   const drills = [...new Set(blocks.map((b) => b.drill))];
   const hitBalls = entry.blocks.some((b) => b.marks.length > 0 && (blocks[b.block]?.balls ?? 0) > 0);
   if (entry.finished) {
@@ -48,6 +50,7 @@ export function AfterPractice({
         drills={drills}
         catalogue={catalogue}
         onChange={(pain) => change((e) => ({ ...e, pain }))}
+        onHalfTold={setHalfTold}
       />
       {hitBalls && (
         <fieldset>
@@ -96,13 +99,16 @@ export function AfterPractice({
         <Button
           weight="main"
           className="min-h-14! text-lg"
-          disabled={!entry.feel}
+          disabled={!entry.feel || halfTold}
           onClick={() => change((e) => ({ ...e, finished: true }))}
         >
           Done for today
         </Button>
         {!entry.feel && (
           <p className="text-soft text-center text-sm">Say first whether it felt lost or clear.</p>
+        )}
+        {halfTold && (
+          <p className="text-alert text-center text-sm">Say where it hurts and how much, or answer no.</p>
         )}
         {onBack && (
           <Button weight="quiet" onClick={onBack}>

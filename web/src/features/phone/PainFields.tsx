@@ -9,17 +9,22 @@ type Pain = NonNullable<Entry["pain"]>;
 
 const SCORES = Array.from({ length: 10 }, (_, i) => ({ id: String(i + 1), label: String(i + 1) }));
 
-/** Where it hurt, how much and in which drill. Told only once place and score are chosen: it can stop a drill. */
+/**
+ * Where it hurt, how much and in which drill. Told only once place and score are chosen: it can stop a drill. Until then
+ * it is half told, and nothing may end over it.
+ */
 export function PainFields({
   pain,
   drills,
   catalogue,
   onChange,
+  onHalfTold,
 }: {
   pain: Pain | undefined | null;
   drills: string[];
   catalogue: Catalogue;
   onChange: (pain: Pain | undefined) => void;
+  onHalfTold: (half: boolean) => void;
 }) {
   const [open, setOpen] = useState(pain != null);
   const [draft, setDraft] = useState<Pain>(pain ?? { where: "", score: 0, drill: drills.at(-1)! });
@@ -27,6 +32,7 @@ export function PainFields({
     const next = { ...draft, ...part };
     setDraft(next);
     if (next.where && next.score) onChange(next);
+    onHalfTold(!next.where || !next.score);
   };
   return (
     <fieldset className="grid gap-3">
@@ -40,6 +46,7 @@ export function PainFields({
         ]}
         onChange={(answer) => {
           setOpen(answer === "yes");
+          onHalfTold(answer === "yes" && (!draft.where || !draft.score));
           if (answer === "no") {
             setDraft({ where: "", score: 0, drill: drills.at(-1)! });
             onChange(undefined);

@@ -160,6 +160,10 @@ describe("a session", () => {
       calls.filter((c) => c.request.startsWith("PUT") && (c.body as Entry).pain),
       "nothing stops a drill before place and score are chosen",
     ).toEqual([]);
+    expect(
+      screen.getByRole("button", { name: "Done for today" }),
+      "pain half told is not lost",
+    ).toHaveProperty("disabled", true);
     fireEvent.click(screen.getByRole("radio", { name: "5" }));
     fireEvent.change(screen.getByLabelText("In which drill"), { target: { value: "edge-notice" } });
     expect(screen.getByText(/Pain means stop/)).toBeTruthy();

@@ -1,5 +1,5 @@
 -- What was noticed after each set of a block, comma-separated.
-alter table practice_block add column noticed varchar(400) default '' not null;
+alter table practice_block add column noticed varchar(2000) default '' not null;
 
 -- How often the phone had changed the session: an earlier state that arrives late is not taken.
 alter table practice_session add column edition int default 0 not null;

@@ -3,6 +3,7 @@ package app.hodegon.server.phone;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.plan.AgeBand;
+import app.hodegon.core.plan.Edits;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
@@ -128,7 +129,7 @@ class PhoneController {
             @NotNull @Size(max = 20) String rung,
             @NotNull @Size(max = 10) String kind,
             @NotNull @Size(max = 400) String marks,
-            @NotNull @Size(max = 40) List<@NotNull @Size(max = 20) String> noticed) {}
+            @NotNull @Size(max = Edits.MOST_SETS) List<@NotNull @Size(max = 20) String> noticed) {}
 
     record PainEntry(
             @NotNull @Size(max = 20) String where,
@@ -148,8 +149,7 @@ class PhoneController {
     @GetMapping
     MeView me(@AuthenticationPrincipal Account account) {
         StoredStudent student = students.self(account);
-        follows.look(student.id());
-        Optional<StoredPlan> plan = plans.running(student.id());
+        Optional<StoredPlan> plan = follows.look(student.id());
         return new MeView(
                 student.name(),
                 student.hand().id(),

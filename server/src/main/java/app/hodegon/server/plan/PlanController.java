@@ -14,7 +14,6 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.Comparator;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
@@ -65,19 +64,11 @@ class PlanController {
         return plans.practised(lessonId);
     }
 
-    record PlannedDay(@NotNull LocalDate date, @NotNull int reps) {}
-
     /** The days up to today of the plan a student has, the latest first. */
     @GetMapping("/students/{studentId}/planned")
     List<PlannedDay> planned(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
         students.ofCoach(coach, studentId);
-        LocalDate today = LocalDate.now(clock);
-        return plans.running(studentId).stream()
-                .flatMap(p -> p.plan().days().stream())
-                .filter(d -> !d.date().isAfter(today))
-                .map(d -> new PlannedDay(d.date(), d.reps()))
-                .sorted(Comparator.comparing(PlannedDay::date).reversed())
-                .toList();
+        return plans.planned(studentId, LocalDate.now(clock));
     }
 
     @GetMapping("/lessons/{lessonId}/plan/offers")

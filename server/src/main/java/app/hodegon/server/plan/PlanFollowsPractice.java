@@ -62,16 +62,20 @@ public class PlanFollowsPractice {
     /**
      * A student looks at the plan again: days missed are taken out of it before anything more is done by it. Once
      * today's practice is begun, it stays as it is.
+     *
+     * @return the running plan as it is then
      */
-    public void look(UUID student) {
+    public Optional<StoredPlan> look(UUID student) {
         Optional<StoredPlan> running = plans.running(student);
-        if (running.isEmpty()) return;
+        if (running.isEmpty()) return running;
         LocalDate today = LocalDate.now(clock);
         boolean begun = practice.days(List.of(running.get().id())).values().stream()
                 .flatMap(List::stream)
                 .anyMatch(d -> d.day().equals(today));
         int missed = begun ? 0 : missedBefore(running.get(), today);
-        LayAgain.missed(missed).ifPresent(reason -> layAgain(running.get().id(), reason));
+        if (missed == 0) return running;
+        layAgain(running.get().id(), LayAgain.missed(missed).orElseThrow());
+        return plans.running(student);
     }
 
     /** Planned days without practice before this one, since the last practised or the plan was laid again. */

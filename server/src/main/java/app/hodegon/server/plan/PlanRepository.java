@@ -6,6 +6,7 @@ import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.PLAN_DOCUMENT;
 import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.Records.mapping;
 
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.PlanDayRecord;
@@ -51,6 +52,16 @@ class PlanRepository {
                 .where(PLAN.LESSON_ID.in(lessons).and(PLAN.ASSIGNED_AT.isNotNull()))
                 .orderBy(PLAN.ASSIGNED_AT)
                 .fetch());
+    }
+
+    List<PlannedDay> planned(UUID student, LocalDate until) {
+        return db.select(PLAN_DAY.PLANNED_FOR, PLAN_DAY.REPS)
+                .from(PLAN_DAY)
+                .join(STUDENT)
+                .on(STUDENT.RUNNING_PLAN.eq(PLAN_DAY.PLAN_ID))
+                .where(STUDENT.ID.eq(student).and(PLAN_DAY.PLANNED_FOR.le(until)))
+                .orderBy(PLAN_DAY.PLANNED_FOR.desc())
+                .fetch(mapping(PlannedDay::new));
     }
 
     private List<PlanHead> whole(List<PlanRecord> plans) {

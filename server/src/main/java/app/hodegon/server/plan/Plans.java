@@ -283,6 +283,11 @@ public class Plans {
         return days;
     }
 
+    /** The days up to that one of the plan a student has, the latest first. */
+    List<PlannedDay> planned(UUID student, LocalDate until) {
+        return plans.planned(student, until);
+    }
+
     /** The days on which the plan that the student has of this lesson was practised, in order. */
     List<LocalDate> practised(UUID lessonId) {
         return plans.assignedOfLesson(lessonId).stream()
