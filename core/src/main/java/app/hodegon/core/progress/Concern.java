@@ -4,20 +4,30 @@ import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Showing;
 import app.hodegon.core.swing.BallResult;
-import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Reading;
 import java.util.Collection;
+import java.util.HashSet;
 import java.util.Set;
 
-/** Which balls and measures tell of the faults that were worked on, by the catalogue. */
+/**
+ * Which balls and measures tell of the faults that were worked on: those that show them, or one they bring about, in the
+ * catalogue. A root is worked on for the sake of the ball at the end of its chain.
+ *
+ * @param faults worked on, and what they lead to
+ */
 public record Concern(Set<Fault> faults) {
 
     public Concern {
         faults = Set.copyOf(faults);
     }
 
+    /** What these faults, worked on in a lesson, concern. */
     public static Concern of(Collection<Fault> faults) {
-        return new Concern(Set.copyOf(faults));
+        Set<Fault> all = new HashSet<>(faults);
+        for (Fault to : Fault.values()) {
+            if (faults.stream().anyMatch(from -> Catalogue.standard().leadsTo(from, to))) all.add(to);
+        }
+        return new Concern(all);
     }
 
     public boolean with(BallResult result) {
@@ -26,7 +36,6 @@ public record Concern(Set<Fault> faults) {
 
     /** Also where the limit is on another side than the reading: the way back is told by the same measure. */
     public boolean with(Reading reading) {
-        if (reading.measure() == Measure.TRAIL_SHARE) return true;
         for (Showing showing : Catalogue.standard().showings()) {
             if (showing instanceof Showing.OfLimit of
                     && of.limit().measure() == reading.measure()

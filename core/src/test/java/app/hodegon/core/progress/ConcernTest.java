@@ -27,7 +27,8 @@ class ConcernTest {
     }
 
     @Test
-    void ballsBelongToTheFaultsTheyComeFrom() {
+    void aRootIsToldByTheBallAtTheEndOfItsChain() {
+        assertThat(SWAY.with(BallResult.SLICE)).as("by way of over the top").isTrue();
         assertThat(Concern.of(List.of(Fault.OVER_THE_TOP)).with(BallResult.SLICE))
                 .isTrue();
         assertThat(Concern.of(List.of(Fault.OVER_THE_TOP)).with(BallResult.HOOK))
@@ -35,8 +36,13 @@ class ConcernTest {
     }
 
     @Test
-    void thePressureItselfConcernsEveryFaultOfTheFeet() {
-        Reading share = new Reading(Measure.TRAIL_SHARE, Optional.of(Checkpoint.IMPACT), 40, Source.PLATE, 3);
-        assertThat(SWAY.with(share)).isTrue();
+    void thePressureTellsWhereTheCatalogueHasALimitForIt() {
+        assertThat(Concern.of(List.of(Fault.LATE_RECENTRE)).with(share(Checkpoint.ARM_DOWN)))
+                .isTrue();
+        assertThat(SWAY.with(share(Checkpoint.FINISH))).isFalse();
+    }
+
+    private static Reading share(Checkpoint at) {
+        return new Reading(Measure.TRAIL_SHARE, Optional.of(at), 40, Source.PLATE, 3);
     }
 }
