@@ -12,13 +12,12 @@ const KEY = "hodegon-phone";
 const DAYS_KEPT = 60;
 
 /** What a student's phone needs without a signal. */
-const KEPT = new Set(["session", "me", "catalogue", "own-notes"]);
+const KEPT = ["session", "me", "catalogue", "own-notes"];
 
 export const client = new QueryClient({
   defaultOptions: {
     queries: {
       staleTime: 10_000,
-      gcTime: Infinity,
       // The phone's word on whether there is a signal is worth little: ask and see.
       networkMode: "always",
       // Asking again helps against a lost signal, not against a refusal.
@@ -28,6 +27,9 @@ export const client = new QueryClient({
   },
 });
 
+// What is kept must not be forgotten for not being looked at.
+for (const key of KEPT) client.setQueryDefaults([key], { gcTime: Infinity });
+
 /** Keeps what a student's pages read on the phone; a coach's students are kept on no machine. */
 export const keeping: Omit<PersistQueryClientOptions, "queryClient"> = {
   persister: createSyncStoragePersister({ storage: window.localStorage, key: KEY }),
@@ -36,7 +38,7 @@ export const keeping: Omit<PersistQueryClientOptions, "queryClient"> = {
   dehydrateOptions: {
     shouldDehydrateQuery: (query: Query) =>
       client.getQueryData<Session>(queries.session().queryKey)?.account?.role === "student" &&
-      KEPT.has(String(query.queryKey[0])) &&
+      KEPT.includes(String(query.queryKey[0])) &&
       query.state.data !== undefined,
   },
 };

@@ -80,6 +80,16 @@ export const CATALOGUE: Catalogue = {
     { id: "touch", label: "Touch" },
     { id: "feel", label: "Feel" },
   ],
+  notices: [
+    {
+      id: "edge",
+      question: "Where did the load run?",
+      answers: [
+        { id: "inner", label: "Inner edge" },
+        { id: "outer", label: "Outer edge" },
+      ],
+    },
+  ],
   sources: [
     { id: "seen", label: "Seen by the coach" },
     { id: "plate", label: "Pressure plate" },
@@ -151,14 +161,7 @@ export const CATALOGUE: Catalogue = {
     "edge-notice": {
       ...drill("Edge noticing"),
       id: "edge-notice",
-      notice: {
-        id: "edge",
-        question: "Where did the load run?",
-        answers: [
-          { id: "inner", label: "Inner edge" },
-          { id: "outer", label: "Outer edge" },
-        ],
-      },
+      notice: "edge",
     },
   },
   ownDrills: [],

@@ -150,6 +150,15 @@ function DrillForm({
               onPick={(high) => setDrill(withRungs(drill, drill.rungs[0] ?? high, high, catalogue))}
             />
             <Pick label="Pace" value={drill.pace} options={PACES} onPick={(pace) => change({ pace })} />
+            <Pick
+              label="Asked after each set"
+              value={drill.notice ?? ""}
+              options={[
+                { id: "", label: "nothing" },
+                ...catalogue.notices.map((n) => ({ id: n.id, label: n.question })),
+              ]}
+              onPick={(notice) => change({ notice: notice || undefined })}
+            />
           </div>
           {rungs.map((rung, i) => (
             <Field

@@ -118,6 +118,7 @@ function Facts({ drill, catalogue }: { drill: Drill; catalogue: Catalogue }) {
     ["Works directly on", said(drill.main, catalogue.faults)],
     ["Helps with", everyFault ? "every fault of the movement" : said(drill.helps, catalogue.faults)],
     ["Tells by", said(drill.feedback, catalogue.feedback)],
+    ["Asked after each set", catalogue.notices.find((n) => n.id === drill.notice)?.question],
     ["Where", said(drill.places, catalogue.places)],
     ["Kit", said(drill.kit, catalogue.equipment) ?? "nothing"],
     ["Goes with", said(drill.needs, choices)],

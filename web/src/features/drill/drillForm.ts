@@ -17,6 +17,7 @@ export type DrillSource = {
   careWith?: string[];
   after?: string[];
   pace: string;
+  notice?: string;
   setUp: string;
   do: string;
   feel: string;

@@ -1,5 +1,5 @@
 import { Minus, Plus } from "lucide-react";
-import type { Drill } from "@/api/types";
+import type { Catalogue } from "@/api/types";
 import { Choice } from "@/ui/Choice";
 import { IconButton } from "@/ui/IconButton";
 
@@ -11,7 +11,7 @@ export function Noticing({
   said,
   onSay,
 }: {
-  notice: NonNullable<Drill["notice"]>;
+  notice: Catalogue["notices"][number];
   said: string;
   onSay: (said: string) => void;
 }) {

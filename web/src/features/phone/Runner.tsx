@@ -44,6 +44,7 @@ export function Runner({
   const block = blocks[at]!;
   const drill = catalogue.drills[block.drill]!;
   const rung = catalogue.rungs.find((r) => r.id === block.rung)!;
+  const notice = catalogue.notices.find((n) => n.id === drill.notice);
   const marks = marksOf(session.entry, at);
   const full = marks.length >= wanted(block);
   const [resting, setResting] = useState(false);
@@ -98,9 +99,9 @@ export function Runner({
             </p>
           </div>
         )}
-        {drill.notice && (resting || full) && (
+        {notice && (resting || full) && (
           <Noticing
-            notice={drill.notice}
+            notice={notice}
             said={noticedOf(session.entry, at)[lastSet] ?? ""}
             onSay={(said) => session.change((e) => withNoticed(e, at, block, lastSet, said))}
           />

@@ -127,12 +127,13 @@ function CoachsNotes({ studentId }: { studentId: string }) {
 function noticedIn(block: Practice["sessions"][number]["blocks"][number], catalogue: Catalogue): string[] {
   const drill = catalogue.drills[block.drill];
   const said = block.noticed.filter((n) => n !== "");
-  if (!drill?.notice || said.length === 0) return [];
-  if (drill.notice.unit) {
+  const notice = catalogue.notices.find((n) => n.id === drill?.notice);
+  if (!drill || !notice || said.length === 0) return [];
+  if (notice.unit) {
     const mean = said.reduce((sum, n) => sum + Number(n), 0) / said.length;
-    return [`${drill.name}: ${mean.toFixed(1)} ${drill.notice.unit} in the mean of ${said.length} sets`];
+    return [`${drill.name}: ${mean.toFixed(1)} ${notice.unit} in the mean of ${said.length} sets`];
   }
-  const counts = drill.notice.answers
+  const counts = notice.answers
     .map((a) => ({ label: a.label.toLowerCase(), count: said.filter((n) => n === a.id).length }))
     .filter((a) => a.count > 0)
     .map((a) => `${a.label} ${a.count} of ${said.length}`);

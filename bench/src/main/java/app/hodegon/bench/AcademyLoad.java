@@ -100,7 +100,8 @@ final class AcademyLoad {
                 case 0, 3, 6 -> Map.entry("The coach's day", "/api/day");
                 case 1, 4 -> Map.entry("A student's thread", student + "/thread");
                 case 2, 5 -> Map.entry("A student's practice", student + "/practice");
-                case 7, 8 -> Map.entry("A student", student);
+                case 7 -> Map.entry("A student", student);
+                case 8 -> Map.entry("A student's planned days", student + "/planned");
                 default -> Map.entry("A student's notes", student + "/notes");
             };
             open.add(server.sendAsync(what.getValue()).thenAccept(answer -> {

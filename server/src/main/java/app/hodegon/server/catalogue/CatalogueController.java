@@ -13,6 +13,7 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Notice;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.AgeBand;
@@ -98,6 +99,7 @@ class CatalogueController {
                 Arrays.stream(Measure.values()).map(m -> measure(m, hand)).toList(),
                 named(Source.values(), Source::label),
                 named(Feedback.values(), Feedback::label),
+                Arrays.stream(Notice.values()).map(n -> notice(n, hand)).toList(),
                 Arrays.stream(BallResult.values())
                         .map(r -> new BallResultView(r.kind().id(), r.id(), r.label()))
                         .toList(),
@@ -192,6 +194,14 @@ class CatalogueController {
                 .toList();
     }
 
+    private static NoticeView notice(Notice notice, Handedness hand) {
+        return new NoticeView(
+                notice.id(),
+                hand.say(notice.question()),
+                notice.unit().orElse(null),
+                notice.answers().stream().map(a -> new Named(a.id(), a.label())).toList());
+    }
+
     private static DrillView drill(Drill drill, Handedness hand) {
         Map<String, String> variations = new LinkedHashMap<>();
         for (Rung rung : Rung.values()) {
@@ -229,14 +239,6 @@ class CatalogueController {
                                 .toList(),
                         drill.diagram().press().stream().map(Identified::id).toList(),
                         drill.diagram().move().id()),
-                drill.notice()
-                        .map(n -> new NoticeView(
-                                n.id(),
-                                hand.say(n.question()),
-                                n.unit().orElse(null),
-                                n.answers().stream()
-                                        .map(a -> new Named(a.id(), a.label()))
-                                        .toList()))
-                        .orElse(null));
+                drill.notice().map(Notice::id).orElse(null));
     }
 }

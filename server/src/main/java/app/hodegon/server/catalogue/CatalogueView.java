@@ -12,6 +12,7 @@ public record CatalogueView(
         @NotNull List<MeasureView> measures,
         @NotNull List<Named> sources,
         @NotNull List<Named> feedback,
+        @NotNull List<NoticeView> notices,
         @NotNull List<BallResultView> ballResults,
         @NotNull List<FaultInfo> faults,
         @NotNull List<SchoolView> schools,
@@ -36,6 +37,7 @@ public record CatalogueView(
                 measures,
                 sources,
                 feedback,
+                notices,
                 ballResults,
                 faults,
                 schools,
@@ -140,6 +142,7 @@ public record CatalogueView(
      * @param main faults it works on directly
      * @param helps faults it helps with
      * @param caution empty where only general cautions apply
+     * @param notice what is asked after each set; null for nothing
      */
     public record DrillView(
             @NotNull String id,
@@ -166,7 +169,7 @@ public record CatalogueView(
             @NotNull List<String> after,
             @NotNull List<String> kit,
             @NotNull DiagramView diagram,
-            NoticeView notice) {}
+            String notice) {}
 
     /**
      * What is asked after each set.

@@ -15,16 +15,19 @@ import org.junit.jupiter.api.io.TempDir;
 /** A database made by an earlier version keeps what was decided. */
 class MigrationTest {
 
+    private static final String A_STUDENT = """
+            insert into account values (random_uuid(), 'a@b.example', '', 'coach', 'A', current_timestamp);
+            insert into student select random_uuid(), id, null, 'S', 'right', 'club', 'adult', 'soft', 'metric',
+                '', array[], array[], current_timestamp from account;""";
+
     @Test
     void earlierDecisionsGoOnRecord(@TempDir Path directory) throws SQLException {
         String url = "jdbc:h2:file:" + directory.resolve("hodegon");
         migrate(url, "1");
         try (Connection connection = DriverManager.getConnection(url);
                 Statement sql = connection.createStatement()) {
+            sql.execute(A_STUDENT);
             sql.execute("""
-                    insert into account values (random_uuid(), 'a@b.example', '', 'coach', 'A', current_timestamp);
-                    insert into student select random_uuid(), id, null, 'S', 'right', 'club', 'adult', 'soft', 'metric',
-                        '', array[], array[], current_timestamp from account;
                     insert into lesson select random_uuid(), id, current_date, '', array['sway'], 'why', '1', '{}',
                         current_timestamp from student;
                     insert into lesson select random_uuid(), id, current_date, '', array[], '', '1', null,
@@ -47,10 +50,8 @@ class MigrationTest {
         migrate(url, "6");
         try (Connection connection = DriverManager.getConnection(url);
                 Statement sql = connection.createStatement()) {
+            sql.execute(A_STUDENT);
             sql.execute("""
-                    insert into account values (random_uuid(), 'a@b.example', '', 'coach', 'A', current_timestamp);
-                    insert into student select random_uuid(), id, null, 'S', 'right', 'club', 'adult', 'soft', 'metric',
-                        '', array[], array[], current_timestamp from account;
                     insert into lesson select random_uuid(), id, current_date, '', array['sway'], '', current_timestamp
                         from student;
                     insert into plan select random_uuid(), student_id, id, current_date, current_date + 1,
