@@ -4,6 +4,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Kind;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -18,10 +19,16 @@ import java.util.stream.Collectors;
  * @param dropped blocks that the coach took out of a day
  * @param chosen drills the coach wants for a rung, instead of the planner's choice
  * @param skipped rungs left out of the route
+ * @param shortSets rungs worked in sets of five throughout, as if the movement were new
  * @param gates what passes each rung for this student
  */
 public record Edits(
-        List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped, Gates gates) {
+        List<Locked> locked,
+        Set<Dropped> dropped,
+        Map<StepId, String> chosen,
+        Set<StepId> skipped,
+        Set<StepId> shortSets,
+        Gates gates) {
 
     public static final Edits NONE = new Edits(List.of(), Set.of(), Map.of(), Set.of());
 
@@ -53,7 +60,7 @@ public record Edits(
 
     /** With the standard gates. */
     public Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
-        this(locked, dropped, chosen, skipped, Gates.STANDARD);
+        this(locked, dropped, chosen, skipped, Set.of(), Gates.STANDARD);
     }
 
     public Edits {
@@ -61,6 +68,7 @@ public record Edits(
         dropped = Set.copyOf(dropped);
         chosen = Map.copyOf(chosen);
         skipped = Set.copyOf(skipped);
+        shortSets = Set.copyOf(shortSets);
         long places = locked.stream()
                 .map(l -> List.of(l.date(), l.fault(), l.kind()))
                 .distinct()
@@ -77,16 +85,28 @@ public record Edits(
                 dropped.stream().filter(d -> !d.date().isBefore(day)).collect(Collectors.toSet()),
                 chosen,
                 skipped,
+                shortSets,
                 gates);
     }
 
     public Edits with(Gates others) {
-        return new Edits(locked, dropped, chosen, skipped, others);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, others);
+    }
+
+    /** With this drill on that rung, instead of the planner's choice. */
+    Edits choosing(StepId step, String drill) {
+        Map<StepId, String> all = new HashMap<>(chosen);
+        all.put(step, drill);
+        return new Edits(locked, dropped, all, skipped, shortSets, gates);
+    }
+
+    public Edits inShortSets(Set<StepId> steps) {
+        return new Edits(locked, dropped, chosen, skipped, steps, gates);
     }
 
     /** With other rungs left out. */
     Edits skipping(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, steps, gates);
+        return new Edits(locked, dropped, chosen, steps, shortSets, gates);
     }
 
     Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {

@@ -205,7 +205,8 @@ final class Layout {
             double volume = student.age().volume() * jointVolume(work.drill());
             int most = (int) (Dose.mostReps(rung) * volume);
             boolean isNew = work.climb().isNew(work.step());
-            Dose.Sets sets = Dose.main(work.drill(), rung, seconds, most, isNew);
+            boolean inFives = isNew || request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
+            Dose.Sets sets = Dose.main(work.drill(), rung, seconds, most, inFives);
             if (sets.sets() == 0) return Optional.empty();
             Block block = sets.block(work.step(), Kind.MAIN, cue(work.step()));
             if (contrastHelps(work, isNew)) block = block.withContrast(block.reps() / CONTRAST_EVERY);

@@ -72,39 +72,23 @@ public final class Offers {
                 .map(Words::weekday)
                 .reduce((a, b) -> a + " and " + b)
                 .orElseThrow();
-        return Optional.of(new Asked("more-minutes", "Ten more minutes on " + days, with(request, new Week(week))));
+        return Optional.of(new Asked("more-minutes", "Ten more minutes on " + days, request.with(new Week(week))));
     }
 
     /** One more day, like the commonest one, as far from the others as can be. */
     private static Optional<Asked> moreDays(PlanRequest request) {
-        Map<DayOfWeek, Slot> slots = request.student().week().slots();
-        if (slots.isEmpty() || slots.size() == DayOfWeek.values().length) return Optional.empty();
-        DayOfWeek free = Stream.of(DayOfWeek.values())
-                .filter(d -> !slots.containsKey(d))
-                .max(Comparator.comparingInt(d -> distance(d, slots.keySet())))
-                .orElseThrow();
-        Slot shortest = slots.values().stream()
-                .min(Comparator.comparingInt(Slot::minutes))
-                .orElseThrow();
-        Map<DayOfWeek, Slot> week = new EnumMap<>(slots);
-        week.put(free, shortest);
-        return Optional.of(new Asked(
-                "more-days",
-                "One more day: %s, %d minutes %s"
-                        .formatted(
-                                Words.weekday(free),
-                                shortest.minutes(),
-                                shortest.place().where()),
-                with(request, new Week(week))));
-    }
-
-    private static int distance(DayOfWeek day, Set<DayOfWeek> taken) {
-        int least = DayOfWeek.values().length;
-        for (DayOfWeek other : taken) {
-            int apart = Math.abs(day.getValue() - other.getValue());
-            least = Math.min(least, Math.min(apart, DayOfWeek.values().length - apart));
-        }
-        return least;
+        return request.student().week().freeDay().map(free -> {
+            Week week = request.student().week().withOneMoreDay();
+            Slot slot = week.slots().get(free);
+            return new Asked(
+                    "more-days",
+                    "One more day: %s, %d minutes %s"
+                            .formatted(
+                                    Words.weekday(free),
+                                    slot.minutes(),
+                                    slot.place().where()),
+                    request.with(week));
+        });
     }
 
     private static Optional<Asked> laterLesson(PlanRequest request) {
@@ -152,27 +136,6 @@ public final class Offers {
         return Optional.of(new Asked(
                 "one-fault",
                 "Only the first fault now; " + later + " later",
-                new PlanRequest(
-                        request.student(),
-                        request.approach(),
-                        request.focus().subList(0, 1),
-                        request.likely(),
-                        request.from(),
-                        request.nextLesson(),
-                        request.stopped(),
-                        request.edits())));
-    }
-
-    private static PlanRequest with(PlanRequest request, Week week) {
-        Student s = request.student();
-        return new PlanRequest(
-                new Student(s.hand(), s.level(), s.age(), s.flags(), s.kit(), week, s.shoes(), s.doneBefore()),
-                request.approach(),
-                request.focus(),
-                request.likely(),
-                request.from(),
-                request.nextLesson(),
-                request.stopped(),
-                request.edits());
+                request.with(request.focus().subList(0, 1))));
     }
 }

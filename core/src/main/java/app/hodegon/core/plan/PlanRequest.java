@@ -49,6 +49,25 @@ public record PlanRequest(
         return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, other);
     }
 
+    /** For other faults. */
+    public PlanRequest with(List<Focus> others) {
+        return new PlanRequest(student, approach, others, likely, from, nextLesson, stopped, edits);
+    }
+
+    /** In another week. */
+    public PlanRequest with(Week week) {
+        Student s = student;
+        return new PlanRequest(
+                new Student(s.hand(), s.level(), s.age(), s.flags(), s.kit(), week, s.shoes(), s.doneBefore()),
+                approach,
+                focus,
+                likely,
+                from,
+                nextLesson,
+                stopped,
+                edits);
+    }
+
     public PlanRequest {
         stopped = Set.copyOf(stopped);
         focus = List.copyOf(focus);

@@ -4,10 +4,12 @@ import app.hodegon.core.drill.Place;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Collections;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** When and where a student can practise. */
 public record Week(Map<DayOfWeek, Slot> slots) {
@@ -41,6 +43,35 @@ public record Week(Map<DayOfWeek, Slot> slots) {
                         Math.min(slot.minutes(), Math.max(5, (int) Math.round(slot.minutes() * share))),
                         slot.place())));
         return new Week(scaled);
+    }
+
+    /** The free weekday that lies furthest from the days taken; empty where none is taken or none is free. */
+    Optional<DayOfWeek> freeDay() {
+        if (slots.isEmpty()) return Optional.empty();
+        return Stream.of(DayOfWeek.values())
+                .filter(d -> !slots.containsKey(d))
+                .max(Comparator.comparingInt(this::distance));
+    }
+
+    private int distance(DayOfWeek day) {
+        return slots.keySet().stream()
+                .mapToInt(taken -> Math.abs(day.getValue() - taken.getValue()))
+                .map(apart -> Math.min(apart, DayOfWeek.values().length - apart))
+                .min()
+                .orElseThrow();
+    }
+
+    /** With one more day like the shortest one; the same where there is no free one. */
+    Week withOneMoreDay() {
+        Map<DayOfWeek, Slot> more = new EnumMap<>(DayOfWeek.class);
+        more.putAll(slots);
+        freeDay()
+                .ifPresent(free -> more.put(
+                        free,
+                        slots.values().stream()
+                                .min(Comparator.comparingInt(Slot::minutes))
+                                .orElseThrow()));
+        return new Week(more);
     }
 
     public Optional<Slot> on(LocalDate date) {

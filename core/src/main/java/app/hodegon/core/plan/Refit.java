@@ -1,0 +1,103 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Feedback;
+import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Plan.Step;
+import java.util.EnumSet;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Predicate;
+
+/** A plan's request changed by what the last one taught; the planner lays the rest. */
+public final class Refit {
+
+    /** Not even a student who did nothing is asked for less than this share of the minutes. */
+    private static final double SMALLEST = 0.4;
+
+    private static final Set<Feedback> KEEPS = EnumSet.of(Feedback.TOUCH, Feedback.SOUND);
+
+    private Refit() {}
+
+    /**
+     * The minutes that were really used, and the first fault only.
+     *
+     * @param shareDone reps done of those planned, 0 and more
+     */
+    public static PlanRequest smaller(PlanRequest request, double shareDone) {
+        PlanRequest oneFault = request.with(request.focus().subList(0, 1));
+        return oneFault.with(request.student().week().scaled(Math.min(1, Math.max(SMALLEST, shareDone))));
+    }
+
+    /** The rung the student stands on in fives, on one more day, by a drill that tells by touch or sound. */
+    public static PlanRequest denser(PlanRequest request, DrillLibrary library) {
+        PlanRequest more = request.with(request.student().week().withOneMoreDay());
+        return current(more, library)
+                .map(step -> {
+                    Edits edits = more.edits().inShortSets(Set.of(id(step)));
+                    Drill drill = library.drill(step.drill());
+                    return more.with(
+                            drill.feedback().stream().anyMatch(KEEPS::contains)
+                                    ? edits
+                                    : other(
+                                                    more,
+                                                    step,
+                                                    library,
+                                                    d -> d.feedback().stream().anyMatch(KEEPS::contains))
+                                            .map(d -> edits.choosing(id(step), d))
+                                            .orElse(edits));
+                })
+                .orElse(more);
+    }
+
+    /** On the rung the student stands on, a drill with a feedback that the one used so far did not have. */
+    public static PlanRequest otherFeedback(PlanRequest request, DrillLibrary library) {
+        return current(request, library)
+                .flatMap(step -> {
+                    Set<Feedback> had =
+                            Set.copyOf(library.drill(lastUsed(request, step)).feedback());
+                    return other(
+                                    request,
+                                    step,
+                                    library,
+                                    d -> d.feedback().stream().anyMatch(f -> f.external() && !had.contains(f)))
+                            .map(d -> request.with(request.edits().choosing(id(step), d)));
+                })
+                .orElse(request);
+    }
+
+    /** The drill last tried on this rung, whatever the planner would choose now. */
+    private static String lastUsed(PlanRequest request, Step step) {
+        return request.student().doneBefore().stream()
+                .filter(done -> done.rung() == step.rung() && !done.passed())
+                .map(Student.Done::drill)
+                .reduce((earlier, later) -> later)
+                .orElse(step.drill());
+    }
+
+    /** The lowest rung of the first fault's route that has a gate. */
+    private static Optional<Step> current(PlanRequest request, DrillLibrary library) {
+        Fault first = request.focus().get(0).fault();
+        return new Planner(library)
+                .plan(request).route().stream()
+                        .filter(s -> s.fault() == first && s.gate().isPresent())
+                        .findFirst();
+    }
+
+    private static Optional<String> other(
+            PlanRequest request, Step step, DrillLibrary library, Predicate<Drill> tells) {
+        List<Planner.Alternative> ranked = new Planner(library).alternatives(request, step.fault(), step.rung());
+        String used = lastUsed(request, step);
+        return ranked.stream()
+                .map(Planner.Alternative::drill)
+                .filter(id -> !id.equals(used) && tells.test(library.drill(id)))
+                .findFirst();
+    }
+
+    private static StepId id(Step step) {
+        return new StepId(step.fault(), step.rung());
+    }
+}

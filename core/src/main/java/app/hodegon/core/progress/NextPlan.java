@@ -1,0 +1,81 @@
+package app.hodegon.core.progress;
+
+import app.hodegon.core.diagnosis.Catalogue;
+import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Diagnosis.Finding;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Grade;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.plan.PlanRequest;
+import app.hodegon.core.plan.Refit;
+import app.hodegon.core.progress.Proposal.Kind;
+import java.util.List;
+import java.util.Optional;
+import java.util.stream.Stream;
+
+/** What a proposal, once taken, makes of the next plan. */
+public final class NextPlan {
+
+    private NextPlan() {}
+
+    /** Whether taking it leads to a plan; else the coach looks or measures first. */
+    public static boolean follows(Kind kind) {
+        return kind != Kind.LOOK_AGAIN && kind != Kind.MEASURE;
+    }
+
+    /**
+     * The faults of the next plan.
+     *
+     * @param worked what the last lesson chose, one or two
+     * @param now today's diagnosis
+     */
+    public static List<Fault> focus(Kind kind, List<Fault> worked, Diagnosis now) {
+        return switch (kind) {
+            case ADVANCE -> next(worked, now).map(List::of).orElse(worked);
+            case SMALLER_PLAN -> worked.subList(0, 1);
+            default -> worked;
+        };
+    }
+
+    /** The second fault while it is not ruled out, else the next one down the chain, else what today shows. */
+    private static Optional<Fault> next(List<Fault> worked, Diagnosis now) {
+        return Stream.of(
+                        worked.stream().skip(1).filter(f -> graded(now, f, Grade.LIKELY, Grade.POSSIBLE)),
+                        downTheChain(worked, now, Grade.LIKELY).stream(),
+                        downTheChain(worked, now, Grade.POSSIBLE).stream(),
+                        now.focus().stream().filter(f -> !f.equals(worked.get(0))))
+                .flatMap(s -> s)
+                .findFirst();
+    }
+
+    /** The most upstream of this grade among what the faults worked on bring about. */
+    private static Optional<Fault> downTheChain(List<Fault> worked, Diagnosis now, Grade grade) {
+        Catalogue catalogue = Catalogue.standard();
+        List<Fault> brought = now.faults().stream()
+                .map(Finding::fault)
+                .filter(to -> !worked.contains(to) && worked.stream().anyMatch(from -> catalogue.leadsTo(from, to)))
+                .filter(to -> graded(now, to, grade))
+                .toList();
+        return brought.stream()
+                .filter(f -> brought.stream().noneMatch(other -> catalogue.leadsTo(other, f)))
+                .findFirst();
+    }
+
+    private static boolean graded(Diagnosis now, Fault fault, Grade... grades) {
+        return List.of(grades).contains(now.of(fault).grade());
+    }
+
+    /**
+     * The request as this proposal would have it.
+     *
+     * @param shareDone reps done of those planned since the last lesson; empty where nothing was planned
+     */
+    public static PlanRequest fit(Kind kind, PlanRequest request, DrillLibrary library, Optional<Double> shareDone) {
+        return switch (kind) {
+            case SMALLER_PLAN -> Refit.smaller(request, shareDone.orElse(0.0));
+            case SAME_RUNG -> Refit.denser(request, library);
+            case OTHER_FEEDBACK -> Refit.otherFeedback(request, library);
+            default -> request;
+        };
+    }
+}

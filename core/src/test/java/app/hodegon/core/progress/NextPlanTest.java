@@ -1,0 +1,73 @@
+package app.hodegon.core.progress;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Diagnostician;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.progress.Evidence.Told;
+import app.hodegon.core.progress.Proposal.Kind;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Repeatability;
+import app.hodegon.core.swing.Tally;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.stream.Stream;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.CsvSource;
+
+class NextPlanTest {
+
+    private static Diagnosis seeing(boolean yes, Sign... signs) {
+        Map<Sign, Boolean> seen = new EnumMap<>(Sign.class);
+        Stream.of(signs).forEach(s -> seen.put(s, yes));
+        return new Diagnostician(PressureSchool.EARLY_RETURN, Repeatability.ASSUMED, Handedness.RIGHT)
+                .diagnose(new Observations(seen, List.of(), Tally.EMPTY));
+    }
+
+    @Test
+    void advancingTakesTheNextFaultDownTheChainThatIsStillThere() {
+        Diagnosis late = seeing(true, Sign.WEIGHT_LATE);
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), late)).containsExactly(Fault.LATE_RECENTRE);
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY, Fault.LATE_RECENTRE), late))
+                .as("the second fault of the last lesson goes first")
+                .containsExactly(Fault.LATE_RECENTRE);
+    }
+
+    @Test
+    void withNothingLeftToTakeItGoesOnWithTheSame() {
+        Diagnosis sound = seeing(false, Sign.values());
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), sound)).containsExactly(Fault.SWAY);
+    }
+
+    @Test
+    void aSmallerPlanKeepsTheFirstFaultAndTheOthersBoth() {
+        Diagnosis any = seeing(true, Sign.WEIGHT_LATE);
+        List<Fault> two = List.of(Fault.SWAY, Fault.LEAD_FOOT_SPIN);
+        assertThat(NextPlan.focus(Kind.SMALLER_PLAN, two, any)).containsExactly(Fault.SWAY);
+        assertThat(NextPlan.focus(Kind.SAME_RUNG, two, any)).isEqualTo(two);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "GO_ON,   BETTER,      CANNOT_TELL, BORNE_OUT",
+        "GO_ON,   BETTER,      WORSE,       NOT",
+        "GO_ON,   CANNOT_TELL, CANNOT_TELL, NOT",
+        "ADVANCE, WORSE,       ,            NOT",
+        "MEASURE, CANNOT_TELL, ,            BORNE_OUT",
+        "GO_ON,   ,            ,            OPEN",
+        "MEASURE, ,            ,            OPEN"
+    })
+    void theNextLessonBearsAProposalOutOrNot(Kind kind, Verdict first, Verdict second, Outcome expected) {
+        List<Told> told = Stream.of(Optional.ofNullable(first), Optional.ofNullable(second))
+                .map(kept -> new Told("slice", Optional.empty(), kept))
+                .toList();
+        assertThat(Outcome.of(kind, told)).isEqualTo(expected);
+    }
+}
