@@ -5,7 +5,7 @@ import app.hodegon.core.swing.Identified;
 /**
  * How far a value lies from where it should be.
  *
- * @param value 0 inside the corridor, else the way to its nearer edge, negative below it
+ * @param value 0 on target, else the way to its nearer edge, negative below it
  * @param where whether the value's interval lies inside, outside, or across an edge
  */
 public record Distance(double value, Where where) {
@@ -28,13 +28,12 @@ public record Distance(double value, Where where) {
         }
     }
 
-    /**
-     * @param low and high: the corridor's edges, in the unit of the estimate
-     */
-    public static Distance of(Estimate estimate, double low, double high) {
-        double value = estimate.value() < low ? estimate.value() - low : Math.max(0, estimate.value() - high);
-        boolean inside = estimate.low() >= low && estimate.high() <= high;
-        boolean outside = estimate.high() < low || estimate.low() > high;
+    public static Distance of(Estimate estimate, Target target) {
+        double value = estimate.value() < target.low()
+                ? estimate.value() - target.low()
+                : Math.max(0, estimate.value() - target.high());
+        boolean inside = estimate.low() >= target.low() && estimate.high() <= target.high();
+        boolean outside = estimate.high() < target.low() || estimate.low() > target.high();
         return new Distance(value, inside ? Where.INSIDE : outside ? Where.OUTSIDE : Where.ACROSS);
     }
 }
