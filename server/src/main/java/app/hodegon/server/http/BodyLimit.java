@@ -19,45 +19,64 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Order(Ordered.HIGHEST_PRECEDENCE + 10)
 class BodyLimit extends OncePerRequestFilter {
 
-    static final int MOST_BYTES = 256 * 1024;
-    private static final String TOO_LARGE = "The body may hold at most " + MOST_BYTES / 1024 + " kB.";
+    private static final int KB = 1024;
+    private static final int MOST = 256 * KB;
+    private static final int MOST_OF_A_FILE = 6 * 1024 * KB;
+    private static final int MOST_OF_A_RECORD = 40 * 1024 * KB;
 
     static final class TooLarge extends IOException {
-        TooLarge() {
-            super(TOO_LARGE);
+        TooLarge(int most) {
+            super(text(most));
         }
+    }
+
+    private static String text(int most) {
+        return "The body may hold at most " + most / KB + " kB.";
+    }
+
+    /** Files are larger than what is typed. */
+    private static int most(HttpServletRequest request) {
+        String path = request.getRequestURI();
+        if (path.equals("/api/records")) return MOST_OF_A_RECORD;
+        return path.startsWith("/api/lessons/") && path.contains("/shot-files") ? MOST_OF_A_FILE : MOST;
     }
 
     @Override
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
-        if (request.getContentLengthLong() > MOST_BYTES) {
+        int most = most(request);
+        if (request.getContentLengthLong() > most) {
             response.setStatus(HttpStatus.CONTENT_TOO_LARGE.value());
             response.setContentType("application/problem+json");
             response.getWriter()
-                    .write("{\"title\":\"Content Too Large\",\"status\":413,\"detail\":\"" + TOO_LARGE + "\"}");
+                    .write("{\"title\":\"Content Too Large\",\"status\":413,\"detail\":\"" + text(most) + "\"}");
             return;
         }
-        chain.doFilter(new Limited(request), response);
+        chain.doFilter(new Limited(request, most), response);
     }
 
     private static final class Limited extends HttpServletRequestWrapper {
-        Limited(HttpServletRequest request) {
+        private final int most;
+
+        Limited(HttpServletRequest request, int most) {
             super(request);
+            this.most = most;
         }
 
         @Override
         public ServletInputStream getInputStream() throws IOException {
-            return new Counting(super.getInputStream());
+            return new Counting(super.getInputStream(), most);
         }
     }
 
     private static final class Counting extends ServletInputStream {
         private final ServletInputStream body;
+        private final int most;
         private long read;
 
-        Counting(ServletInputStream body) {
+        Counting(ServletInputStream body, int most) {
             this.body = body;
+            this.most = most;
         }
 
         @Override
@@ -76,7 +95,7 @@ class BodyLimit extends OncePerRequestFilter {
 
         private void count(int bytes) throws TooLarge {
             read += bytes;
-            if (read > MOST_BYTES) throw new TooLarge();
+            if (read > most) throw new TooLarge(most);
         }
 
         @Override

@@ -36,12 +36,15 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.Collection;
 import java.util.Collections;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record1;
@@ -50,17 +53,6 @@ import org.springframework.stereotype.Repository;
 
 @Repository
 class LessonRepository {
-
-    private enum Stage {
-        BEFORE("before"),
-        AFTER("after");
-
-        private final String id;
-
-        Stage(String id) {
-            this.id = id;
-        }
-    }
 
     private final DSLContext db;
     private final Clock clock;
@@ -102,17 +94,45 @@ class LessonRepository {
         Lesson now = LESSON.as("now");
         Condition earlier = row(LESSON.HELD_ON, LESSON.CREATED_AT)
                 .lt(select(now.HELD_ON, now.CREATED_AT).from(now).where(now.ID.eq(id)));
-        Condition any = exists(selectOne().from(LESSON_SIGN).where(LESSON_SIGN.LESSON_ID.eq(LESSON.ID)))
+        Condition which = LESSON.STUDENT_ID.eq(student).and(earlier).and(measured ? seenBefore() : noCondition());
+        return whole(latest(which, 1)).stream().findFirst();
+    }
+
+    /** For each of these lessons the next one of the student in which something was seen or measured before it. */
+    Map<UUID, StoredLesson> following(Collection<UUID> lessons) {
+        Lesson earlier = LESSON.as("earlier");
+        Map<UUID, LessonRecord> next = new HashMap<>();
+        db.select(earlier.ID, LESSON)
+                .from(earlier)
+                .join(LESSON)
+                .on(LESSON.STUDENT_ID.eq(earlier.STUDENT_ID))
+                .and(row(LESSON.HELD_ON, LESSON.CREATED_AT).gt(earlier.HELD_ON, earlier.CREATED_AT))
+                .where(earlier.ID.in(lessons))
+                .and(seenBefore())
+                .orderBy(LESSON.HELD_ON, LESSON.CREATED_AT)
+                .forEach(row -> next.putIfAbsent(row.value1(), row.value2()));
+        Map<UUID, StoredLesson> whole = whole(next.values().stream().distinct().toList()).stream()
+                .collect(Collectors.toMap(StoredLesson::id, l -> l));
+        Map<UUID, StoredLesson> following = new HashMap<>();
+        next.forEach((id, row) -> following.put(id, whole.get(row.getId())));
+        return following;
+    }
+
+    List<StoredLesson> all(Collection<UUID> ids) {
+        return fetch(LESSON.ID.in(ids));
+    }
+
+    /** Whether something was seen or measured before the lesson. */
+    private static Condition seenBefore() {
+        return exists(selectOne().from(LESSON_SIGN).where(LESSON_SIGN.LESSON_ID.eq(LESSON.ID)))
                 .or(exists(selectOne()
                         .from(LESSON_READING)
                         .where(LESSON_READING.LESSON_ID.eq(LESSON.ID))
-                        .and(LESSON_READING.STAGE.eq(Stage.BEFORE.id))))
+                        .and(LESSON_READING.STAGE.eq(Stage.BEFORE.id()))))
                 .or(exists(selectOne()
                         .from(LESSON_SHOT)
                         .where(LESSON_SHOT.LESSON_ID.eq(LESSON.ID))
-                        .and(LESSON_SHOT.STAGE.eq(Stage.BEFORE.id))));
-        Condition which = LESSON.STUDENT_ID.eq(student).and(earlier).and(measured ? any : noCondition());
-        return whole(latest(which, 1)).stream().findFirst();
+                        .and(LESSON_SHOT.STAGE.eq(Stage.BEFORE.id()))));
     }
 
     private Result<LessonRecord> latest(Condition which, int most) {
@@ -187,7 +207,7 @@ class LessonRepository {
 
     private static List<Reading> readings(Result<LessonReadingRecord> rows, Stage stage) {
         return rows.stream()
-                .filter(r -> r.getStage().equals(stage.id))
+                .filter(r -> r.getStage().equals(stage.id()))
                 .map(r -> new Reading(
                         Identified.of(Measure.class, r.getMeasure()),
                         Optional.ofNullable(r.getAtCheckpoint()).map(at -> Identified.of(Checkpoint.class, at)),
@@ -200,7 +220,7 @@ class LessonRepository {
     private static Tally tally(Result<LessonShotRecord> rows, Stage stage) {
         Map<BallResult, Integer> counts = new EnumMap<>(BallResult.class);
         for (LessonShotRecord row : rows) {
-            if (!row.getStage().equals(stage.id)) continue;
+            if (!row.getStage().equals(stage.id())) continue;
             BallResult.Kind kind = Identified.of(BallResult.Kind.class, row.getKind());
             counts.put(BallResult.of(kind, row.getResult()), row.getHits().intValue());
         }
@@ -247,7 +267,7 @@ class LessonRepository {
         for (Reading reading : seen.readings()) {
             var row = db.newRecord(LESSON_READING);
             row.setLessonId(id);
-            row.setStage(stage.id);
+            row.setStage(stage.id());
             row.setOrdinal(ordinal++);
             row.setMeasure(reading.measure().id());
             row.setAtCheckpoint(reading.at().map(Checkpoint::id).orElse(null));
@@ -259,7 +279,7 @@ class LessonRepository {
         seen.shots().counts().forEach((result, hits) -> {
             var row = db.newRecord(LESSON_SHOT);
             row.setLessonId(id);
-            row.setStage(stage.id);
+            row.setStage(stage.id());
             row.setKind(result.kind().id());
             row.setResult(result.id());
             row.setHits(hits.shortValue());

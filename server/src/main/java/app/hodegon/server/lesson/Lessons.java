@@ -22,6 +22,7 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -84,6 +85,16 @@ public class Lessons {
     /** The last lesson before this one in which something was seen or measured before it. */
     public Optional<StoredLesson> measuredBefore(StoredLesson lesson) {
         return lessons.before(lesson.studentId(), lesson.id(), true);
+    }
+
+    /** For each of these lessons the next measured one; the caller has made sure that they may be seen. */
+    public Map<UUID, StoredLesson> following(Collection<UUID> ids) {
+        return lessons.following(ids);
+    }
+
+    /** These lessons; the caller has made sure that they may be seen. */
+    public List<StoredLesson> all(Collection<UUID> ids) {
+        return lessons.all(ids);
     }
 
     public Diagnosis diagnose(StoredLesson lesson, StoredStudent student) {

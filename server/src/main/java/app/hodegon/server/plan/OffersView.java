@@ -3,7 +3,6 @@ package app.hodegon.server.plan;
 import app.hodegon.core.plan.Offers.Offer;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
-import app.hodegon.server.student.StudentEntry;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 
@@ -28,36 +27,17 @@ public record OffersView(
 
     static final OffersView NONE = new OffersView(0, 0, List.of());
 
-    static OffersView of(PlanTerms terms, Plan plan, double gates, List<Offer> offers) {
+    static OffersView of(PlanTerms terms, PlanRequest asked, Plan plan, double gates, List<Offer> offers) {
         return new OffersView(
                 plan.totals().reps(),
                 gates,
                 offers.stream()
                         .map(o -> new OfferView(
-                                o.code(), o.text(), o.plan().totals().reps(), o.gates(), terms(terms, o)))
+                                o.code(),
+                                o.text(),
+                                o.plan().totals().reps(),
+                                o.gates(),
+                                terms.with(asked, o.request())))
                         .toList());
-    }
-
-    private static PlanTerms terms(PlanTerms now, Offer offer) {
-        PlanRequest request = offer.request();
-        return switch (offer.code()) {
-            case "more-minutes", "more-days" ->
-                new PlanTerms(
-                        now.from(),
-                        now.nextLesson(),
-                        StudentEntry.slots(request.student().week()),
-                        now.firstFaultOnly(),
-                        now.edits());
-            case "later-lesson" ->
-                new PlanTerms(now.from(), request.nextLesson(), now.week(), now.firstFaultOnly(), now.edits());
-            case "one-fault" -> new PlanTerms(now.from(), now.nextLesson(), now.week(), true, now.edits());
-            default ->
-                new PlanTerms(
-                        now.from(),
-                        now.nextLesson(),
-                        now.week(),
-                        now.firstFaultOnly(),
-                        now.edits().skipping(request.edits().skipped()));
-        };
     }
 }

@@ -7,8 +7,10 @@ import app.hodegon.core.plan.Edits.Dropped;
 import app.hodegon.core.plan.Edits.Locked;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Kind;
+import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.http.Invalid;
+import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.student.StudentEntry.SlotEntry;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -21,6 +23,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * What a plan is made from beside its lesson, sent whole each time so that an undo is an earlier value sent again.
@@ -40,20 +43,36 @@ public record PlanTerms(
             @NotNull @Size(max = 200) List<@NotNull @Valid LockedEntry> locked,
             @NotNull @Size(max = 200) List<@NotNull @Valid DroppedEntry> dropped,
             @NotNull @Size(max = 20) List<@NotNull @Valid ChosenEntry> chosen,
-            @NotNull @Size(max = 20) List<@NotNull @Valid StepEntry> skipped) {
+            @NotNull @Size(max = 20) List<@NotNull @Valid StepEntry> skipped,
+            @Size(max = 20) List<@NotNull @Valid StepEntry> shortSets) {
 
-        EditsEntry skipping(Set<StepId> steps) {
+        /** Terms stored before there were short sets have none. */
+        public EditsEntry {
+            if (shortSets == null) shortSets = List.of();
+        }
+
+        /** The coach's blocks as they are, the choices as in {@code edits}. */
+        private EditsEntry choosing(Edits edits) {
             return new EditsEntry(
                     locked,
                     dropped,
-                    chosen,
-                    steps.stream()
-                            .map(s -> new StepEntry(s.fault().id(), s.rung().id()))
-                            .sorted(Comparator.comparing(StepEntry::fault).thenComparing(StepEntry::rung))
-                            .toList());
+                    edits.chosen().entrySet().stream()
+                            .map(e -> new ChosenEntry(
+                                    e.getKey().fault().id(), e.getKey().rung().id(), e.getValue()))
+                            .sorted(Comparator.comparing(ChosenEntry::fault).thenComparing(ChosenEntry::rung))
+                            .toList(),
+                    entries(edits.skipped()),
+                    entries(edits.shortSets()));
         }
 
-        static final EditsEntry NONE = new EditsEntry(List.of(), List.of(), List.of(), List.of());
+        private static List<StepEntry> entries(Set<StepId> steps) {
+            return steps.stream()
+                    .map(s -> new StepEntry(s.fault().id(), s.rung().id()))
+                    .sorted(Comparator.comparing(StepEntry::fault).thenComparing(StepEntry::rung))
+                    .toList();
+        }
+
+        static final EditsEntry NONE = new EditsEntry(List.of(), List.of(), List.of(), List.of(), List.of());
     }
 
     public record LockedEntry(
@@ -93,6 +112,17 @@ public record PlanTerms(
         return new PlanTerms(from, nextLesson, otherWeek, firstFaultOnly, edits);
     }
 
+    /** These terms with what {@code changed} has otherwise than {@code asked}. */
+    PlanTerms with(PlanRequest asked, PlanRequest changed) {
+        boolean sameWeek = changed.student().week().equals(asked.student().week());
+        return new PlanTerms(
+                from,
+                changed.nextLesson(),
+                sameWeek ? week : StudentEntry.slots(changed.student().week()),
+                firstFaultOnly || changed.focus().size() < asked.focus().size(),
+                edits.choosing(changed.edits()));
+    }
+
     Edits toEdits() {
         List<Locked> locked = new ArrayList<>();
         for (int i = 0; i < edits.locked().size(); i++) {
@@ -114,11 +144,16 @@ public record PlanTerms(
         edits.chosen()
                 .forEach(c -> chosen.put(
                         new StepId(fault("edits.chosen", c.fault()), rung("edits.chosen", c.rung())), c.drill()));
-        Set<StepId> skipped = new HashSet<>();
-        edits.skipped()
-                .forEach(s ->
-                        skipped.add(new StepId(fault("edits.skipped", s.fault()), rung("edits.skipped", s.rung()))));
-        return Invalid.in("edits.locked", () -> new Edits(locked, dropped, chosen, skipped));
+        return Invalid.in(
+                "edits.locked",
+                () -> new Edits(locked, dropped, chosen, steps("edits.skipped", edits.skipped()))
+                        .inShortSets(steps("edits.shortSets", edits.shortSets())));
+    }
+
+    private static Set<StepId> steps(String field, List<StepEntry> entries) {
+        return entries.stream()
+                .map(s -> new StepId(fault(field, s.fault()), rung(field, s.rung())))
+                .collect(Collectors.toSet());
     }
 
     private static Fault fault(String field, String id) {

@@ -89,6 +89,18 @@ public class Plans {
         return ofCoach(coach, lay(students.ofCoach(coach, lesson.studentId()), lesson, terms));
     }
 
+    /** A draft from terms that are first changed by what the last plan taught. */
+    @Transactional
+    public StoredPlan draft(Account coach, UUID lessonId, PlanTerms terms, UnaryOperator<PlanRequest> refit) {
+        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
+        if (plans.assignedOfLesson(lessonId).isPresent()) {
+            throw new Conflict("The student has the plan of this lesson already: change it there.");
+        }
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        PlanRequest asked = request(student, lesson, terms, Optional.empty());
+        return ofCoach(coach, lay(student, lesson, terms.with(asked, refit.apply(asked))));
+    }
+
     private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
         Optional<StoredPlan> running = plans.assignedOfLesson(lesson.id());
         PlanRequest request = request(student, lesson, terms, running);
@@ -216,7 +228,8 @@ public class Plans {
         PlanRequest request = request(student, lesson, current.terms(), running);
         Planner planner = new Planner(drills.of(coach.id()));
         Plan plan = planner.plan(request);
-        return OffersView.of(current.terms(), plan, planner.expectedGates(request, plan), Offers.of(request, planner));
+        return OffersView.of(
+                current.terms(), request, plan, planner.expectedGates(request, plan), Offers.of(request, planner));
     }
 
     /** Drills that could take the place of a step's, the best first. */

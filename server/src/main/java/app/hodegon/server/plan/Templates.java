@@ -47,7 +47,8 @@ class Templates {
                 plan.plan().route().stream()
                         .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill()))
                         .toList(),
-                plan.terms().edits().skipped());
+                plan.terms().edits().skipped(),
+                List.of());
         int days = (int) ChronoUnit.DAYS.between(plan.from(), plan.nextLesson());
         UUID id = templates.add(coach.id(), name.strip(), days, edits);
         return templates.ofCoach(coach.id(), id).orElseThrow();
@@ -75,7 +76,8 @@ class Templates {
                         .toList(),
                 template.edits().skipped().stream()
                         .filter(s -> focus.contains(s.fault()))
-                        .toList());
+                        .toList(),
+                List.of());
         return plans.draft(coach, lessonId, new PlanTerms(from, bare.nextLesson(), null, false, edits));
     }
 

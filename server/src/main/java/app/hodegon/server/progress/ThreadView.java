@@ -1,6 +1,8 @@
 package app.hodegon.server.progress;
 
+import app.hodegon.core.progress.Target;
 import app.hodegon.server.plan.Done;
+import app.hodegon.server.progress.ProgressView.DistanceView;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
@@ -19,13 +21,31 @@ record ThreadView(
         @NotNull int all) {
 
     /**
-     * @param better higher, lower, or null where it depends on the corridor
+     * @param tries what a point counts: balls or swings
+     * @param better higher, lower, or null where it depends on the target
+     * @param target where it should lie, as the last lesson was taught; null where nothing is agreed
      */
     record Series(
             @NotNull String id,
             @NotNull String label,
             @NotNull String unit,
-            String better) {}
+            @NotNull String tries,
+            String better,
+            TargetView target) {}
+
+    /**
+     * @param low and high: the edges; null where there is none
+     */
+    record TargetView(Double low, Double high) {
+
+        static TargetView of(Target target) {
+            return new TargetView(finite(target.low()), finite(target.high()));
+        }
+
+        private static Double finite(double edge) {
+            return Double.isInfinite(edge) ? null : edge;
+        }
+    }
 
     /**
      * A lesson with what followed it.
@@ -45,10 +65,12 @@ record ThreadView(
     /**
      * @param low and high: 95 % interval
      * @param of swings or balls behind it
+     * @param distance to the target; null where there is none
      */
     record Point(
             @NotNull double value,
             @NotNull double low,
             @NotNull double high,
-            @NotNull int of) {}
+            @NotNull int of,
+            DistanceView distance) {}
 }

@@ -1,0 +1,30 @@
+package app.hodegon.server.progress;
+
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Repeatability;
+
+/** How readings are said for a student and how well they repeat. */
+record Said(Handedness hand, Repeatability repeatability) {
+
+    String label(Reading reading) {
+        return hand.say(reading.measure().label()
+                + reading.at().map(a -> ", " + a.label().toLowerCase()).orElse(""));
+    }
+
+    static String value(Reading reading) {
+        return number(reading.value()) + " " + reading.measure().quantity().unit() + " ("
+                + reading.source().id() + ")";
+    }
+
+    /** Rounded to a tenth, without a tenth where there is none. */
+    static String number(double value) {
+        double tenths = Math.round(value * 10) / 10.0;
+        return tenths == Math.rint(tenths) ? Long.toString((long) tenths) : Double.toString(tenths);
+    }
+
+    static String series(Reading reading) {
+        return reading.measure().id() + reading.at().map(a -> "@" + a.id()).orElse("") + "/"
+                + reading.source().id();
+    }
+}

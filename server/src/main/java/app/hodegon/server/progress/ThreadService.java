@@ -1,0 +1,163 @@
+package app.hodegon.server.progress;
+
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.progress.Aim;
+import app.hodegon.core.progress.Better;
+import app.hodegon.core.progress.Comparison.Count;
+import app.hodegon.core.progress.Distance;
+import app.hodegon.core.progress.Estimate;
+import app.hodegon.core.progress.Target;
+import app.hodegon.core.shots.ShotFigure;
+import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Reading;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.Stage;
+import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.Done;
+import app.hodegon.server.plan.PlanHead;
+import app.hodegon.server.plan.Plans;
+import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.progress.ProgressView.DistanceView;
+import app.hodegon.server.progress.ThreadView.Knot;
+import app.hodegon.server.progress.ThreadView.Point;
+import app.hodegon.server.progress.ThreadView.Series;
+import app.hodegon.server.progress.ThreadView.TargetView;
+import app.hodegon.server.shots.ShotFiles;
+import app.hodegon.server.shots.ShotSummary;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/** A student's last lessons as knots with the practice between as strands. */
+@Service
+class ThreadService {
+
+    private final Lessons lessons;
+    private final Plans plans;
+    private final PracticeLog practice;
+    private final ShotFiles shots;
+    private final ProgressService progress;
+    private final Clock clock;
+
+    ThreadService(
+            Lessons lessons,
+            Plans plans,
+            PracticeLog practice,
+            ShotFiles shots,
+            ProgressService progress,
+            Clock clock) {
+        this.lessons = lessons;
+        this.plans = plans;
+        this.practice = practice;
+        this.shots = shots;
+        this.progress = progress;
+        this.clock = clock;
+    }
+
+    ThreadView thread(Account coach, UUID studentId, int last) {
+        Said said = progress.said(coach, studentId);
+        List<StoredLesson> shown = lessons.last(studentId, last);
+        List<UUID> ids = shown.stream().map(StoredLesson::id).toList();
+        List<PlanHead> heads = plans.heads(ids);
+        var days = practice.days(heads.stream().map(PlanHead::id).toList());
+        Map<UUID, List<ShotSummary>> measured =
+                shots.summaries(ids).stream().collect(Collectors.groupingBy(ShotSummary::lesson));
+        LocalDate today = LocalDate.now(clock);
+        Map<String, Series> series = new LinkedHashMap<>();
+        List<Knot> knots = new ArrayList<>();
+        for (StoredLesson lesson : shown) {
+            Optional<PlanHead> plan = PlanHead.of(lesson.id(), heads);
+            List<ShotSummary> balls = measured.getOrDefault(lesson.id(), List.of());
+            PressureSchool school = lesson.approach().school();
+            knots.add(new Knot(
+                    lesson.id(),
+                    lesson.heldOn(),
+                    lesson.focus().stream().map(f -> f.id()).toList(),
+                    points(lesson.before(), of(balls, Stage.BEFORE), series, school, said),
+                    points(lesson.after(), of(balls, Stage.AFTER), series, school, said),
+                    plan.map(PlanHead::nextLesson).orElse(null),
+                    plan.map(p -> Done.of(
+                                    p.planned(),
+                                    days.getOrDefault(p.id(), List.of()),
+                                    p.nextLesson().isBefore(today) ? p.nextLesson() : today))
+                            .orElse(null)));
+        }
+        return new ThreadView(List.copyOf(series.values()), knots, lessons.count(studentId));
+    }
+
+    private static List<ShotSummary> of(List<ShotSummary> balls, Stage stage) {
+        return balls.stream().filter(b -> b.stage() == stage).toList();
+    }
+
+    private static Map<String, Point> points(
+            Observations seen,
+            List<ShotSummary> measured,
+            Map<String, Series> series,
+            PressureSchool school,
+            Said said) {
+        Map<String, Point> points = new HashMap<>();
+        for (BallResult result : BallResult.values()) {
+            int balls = seen.shots().total(result.kind());
+            if (balls == 0 || Aim.of(result).isEmpty()) continue;
+            int hits = seen.shots().of(result);
+            String id = result.kind().id() + ":" + result.id();
+            // A result that never turned up is no story; once it has, its zeros are part of it.
+            if (hits == 0 && !series.containsKey(id)) continue;
+            String better = Aim.of(result).orElseThrow().id();
+            series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", "balls", better, null));
+            points.put(id, point(Estimate.of(new Count(hits, balls)), balls, Optional.empty()));
+        }
+        for (Reading reading : seen.readings()) {
+            String id = Said.series(reading);
+            Optional<Target> target = Target.of(reading, school);
+            Estimate.of(reading, said.repeatability()).ifPresent(estimate -> {
+                series.put(
+                        id,
+                        new Series(
+                                id,
+                                said.label(reading) + " (" + reading.source().id() + ")",
+                                reading.measure().quantity().unit(),
+                                "swings",
+                                null,
+                                target.map(TargetView::of).orElse(null)));
+                points.put(id, point(estimate, reading.swings(), target));
+            });
+        }
+        for (ShotSummary one : measured) {
+            String id = one.figure().id() + "/" + one.club();
+            String better = one.figure() == ShotFigure.OFFLINE ? null : Better.HIGHER.id();
+            series.putIfAbsent(
+                    id,
+                    new Series(
+                            id,
+                            one.figure().label() + (one.club().isEmpty() ? "" : ", " + one.club()),
+                            one.figure().unit(),
+                            "balls",
+                            better,
+                            null));
+            points.put(
+                    id,
+                    point(Estimate.ofMean(one.mean(), one.deviation(), one.balls()), one.balls(), Optional.empty()));
+        }
+        return points;
+    }
+
+    private static Point point(Estimate estimate, int of, Optional<Target> target) {
+        return new Point(
+                estimate.value(),
+                estimate.low(),
+                estimate.high(),
+                of,
+                target.map(t -> DistanceView.of(Distance.of(estimate, t))).orElse(null));
+    }
+}

@@ -1,0 +1,174 @@
+package app.hodegon.server.shots;
+
+import static app.hodegon.server.db.Tables.LESSON;
+import static app.hodegon.server.db.Tables.SHOT;
+import static app.hodegon.server.db.Tables.SHOT_FILE;
+import static app.hodegon.server.db.Tables.SHOT_SHAPE;
+import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.impl.DSL.avg;
+import static org.jooq.impl.DSL.count;
+import static org.jooq.impl.DSL.stddevSamp;
+import static org.jooq.impl.DSL.val;
+
+import app.hodegon.core.shots.Shot;
+import app.hodegon.core.shots.ShotFigure;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.db.tables.records.ShotRecord;
+import app.hodegon.server.lesson.Stage;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.List;
+import java.util.Optional;
+import java.util.OptionalDouble;
+import java.util.UUID;
+import java.util.stream.IntStream;
+import org.jooq.DSLContext;
+import org.jooq.TableField;
+import org.springframework.stereotype.Repository;
+
+@Repository
+class ShotRepository {
+
+    private final DSLContext db;
+    private final Clock clock;
+
+    ShotRepository(DSLContext db, Clock clock) {
+        this.db = db;
+        this.clock = clock;
+    }
+
+    UUID add(UUID lesson, Stage stage, String name, List<Shot> shots) {
+        UUID id = UUID.randomUUID();
+        db.insertInto(SHOT_FILE)
+                .set(SHOT_FILE.ID, id)
+                .set(SHOT_FILE.LESSON_ID, lesson)
+                .set(SHOT_FILE.STAGE, stage.id())
+                .set(SHOT_FILE.NAME, name)
+                .set(SHOT_FILE.TAKEN_AT, OffsetDateTime.now(clock))
+                .execute();
+        db.batchInsert(IntStream.range(0, shots.size())
+                        .mapToObj(i -> row(id, i, shots.get(i)))
+                        .toList())
+                .execute();
+        return id;
+    }
+
+    private static ShotRecord row(UUID file, int ordinal, Shot shot) {
+        return new ShotRecord(
+                file,
+                ordinal,
+                shot.club(),
+                orNull(shot.carry()),
+                orNull(shot.offline()),
+                orNull(shot.ballSpeed()),
+                orNull(shot.clubSpeed()));
+    }
+
+    private static Double orNull(OptionalDouble value) {
+        return value.isPresent() ? value.getAsDouble() : null;
+    }
+
+    private static OptionalDouble maybe(Double value) {
+        return value == null ? OptionalDouble.empty() : OptionalDouble.of(value);
+    }
+
+    /** The files of a lesson in the order taken. */
+    List<ShotFileView> files(UUID lesson) {
+        return db.select(SHOT_FILE, count(SHOT.ORDINAL))
+                .from(SHOT_FILE)
+                .leftJoin(SHOT)
+                .on(SHOT.FILE_ID.eq(SHOT_FILE.ID))
+                .where(SHOT_FILE.LESSON_ID.eq(lesson))
+                .groupBy(SHOT_FILE.fields())
+                .orderBy(SHOT_FILE.TAKEN_AT)
+                .fetch(row -> new ShotFileView(
+                        row.value1().getId(),
+                        row.value1().getName(),
+                        row.value1().getStage(),
+                        row.value2(),
+                        row.value1().getTakenAt()));
+    }
+
+    /** Of which lesson of this coach the file is. */
+    Optional<UUID> lessonOf(UUID coach, UUID file) {
+        return db.select(SHOT_FILE.LESSON_ID)
+                .from(SHOT_FILE)
+                .join(LESSON)
+                .on(LESSON.ID.eq(SHOT_FILE.LESSON_ID))
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(LESSON.STUDENT_ID))
+                .where(SHOT_FILE.ID.eq(file).and(STUDENT.COACH_ID.eq(coach)))
+                .fetchOptional(SHOT_FILE.LESSON_ID);
+    }
+
+    void remove(UUID file) {
+        db.deleteFrom(SHOT_FILE).where(SHOT_FILE.ID.eq(file)).execute();
+    }
+
+    List<Shot> ofMoment(UUID lesson, Stage stage) {
+        return db.select(SHOT)
+                .from(SHOT)
+                .join(SHOT_FILE)
+                .on(SHOT_FILE.ID.eq(SHOT.FILE_ID))
+                .where(SHOT_FILE.LESSON_ID.eq(lesson).and(SHOT_FILE.STAGE.eq(stage.id())))
+                .orderBy(SHOT_FILE.TAKEN_AT, SHOT.ORDINAL)
+                .fetch(row -> new Shot(
+                        row.value1().getClub(),
+                        maybe(row.value1().getCarry()),
+                        maybe(row.value1().getOffline()),
+                        maybe(row.value1().getBallSpeed()),
+                        maybe(row.value1().getClubSpeed())));
+    }
+
+    /** Mean, deviation and number of each figure with each club at each moment of these lessons. */
+    List<ShotSummary> summaries(Collection<UUID> lessons) {
+        List<ShotSummary> summaries = new ArrayList<>();
+        for (ShotFigure figure : ShotFigure.values()) {
+            TableField<ShotRecord, Double> column = column(figure);
+            db.select(SHOT_FILE.LESSON_ID, SHOT_FILE.STAGE, SHOT.CLUB, avg(column), stddevSamp(column), count(column))
+                    .from(SHOT)
+                    .join(SHOT_FILE)
+                    .on(SHOT_FILE.ID.eq(SHOT.FILE_ID))
+                    .where(SHOT_FILE.LESSON_ID.in(lessons).and(column.isNotNull()))
+                    .groupBy(SHOT_FILE.LESSON_ID, SHOT_FILE.STAGE, SHOT.CLUB)
+                    .having(count(column).ge(val(2)))
+                    .orderBy(SHOT.CLUB)
+                    .forEach(row -> summaries.add(new ShotSummary(
+                            row.value1(),
+                            Identified.of(Stage.class, row.value2()),
+                            row.value3(),
+                            figure,
+                            row.value4().doubleValue(),
+                            row.value5().doubleValue(),
+                            row.value6())));
+        }
+        return summaries;
+    }
+
+    private static TableField<ShotRecord, Double> column(ShotFigure figure) {
+        return switch (figure) {
+            case CARRY -> SHOT.CARRY;
+            case OFFLINE -> SHOT.OFFLINE;
+            case BALL_SPEED -> SHOT.BALL_SPEED;
+            case CLUB_SPEED -> SHOT.CLUB_SPEED;
+        };
+    }
+
+    /** What the columns under this heading meant last time (JSON). */
+    Optional<String> shape(UUID coach, String heading) {
+        return db.select(SHOT_SHAPE.COLUMNS)
+                .from(SHOT_SHAPE)
+                .where(SHOT_SHAPE.COACH_ID.eq(coach).and(SHOT_SHAPE.HEADING.eq(heading)))
+                .fetchOptional(SHOT_SHAPE.COLUMNS);
+    }
+
+    void remember(UUID coach, String heading, String columns) {
+        db.mergeInto(SHOT_SHAPE)
+                .columns(SHOT_SHAPE.COACH_ID, SHOT_SHAPE.HEADING, SHOT_SHAPE.COLUMNS)
+                .key(SHOT_SHAPE.COACH_ID, SHOT_SHAPE.HEADING)
+                .values(coach, heading, columns)
+                .execute();
+    }
+}

@@ -1,0 +1,179 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** What is proposed after a lesson, what the coach does with it, and what comes of it. */
+@OwnServer
+@ExtendWith(RunningServer.class)
+class LessonAfterLessonTest {
+
+    private Client coach;
+    private Begun begun;
+
+    @BeforeEach
+    void aLessonWithSlicesAndAPlan(Client first) {
+        coach = first.coach();
+        begun = Begun.swayer(coach, "improver", "", 20, 60, "range");
+        enter(begun.lesson(), 16);
+        coach.post("/api/plans/" + begun.draft(coach) + "/assignment", null).expect(200);
+    }
+
+    private void enter(String lesson, int slices) {
+        coach.put(lesson + "/entry", """
+                        {"approach":{"pressure":"early-return"},"signs":{"pelvis-drifts-back":"yes"},
+                         "before":{"readings":[{"id":"trail-share","at":"top","value":75,"source":"seen","swings":3}],
+                                   "shots":{"flight":{"slice":%d,"straight":%d},"strike":{},"divot":{}}},
+                         "after":{"readings":[],"shots":{"flight":{},"strike":{},"divot":{}}},"note":""}""".formatted(slices, 20 - slices)).expect(200);
+    }
+
+    private String nextLesson(int slices) {
+        String lesson = "/api/lessons/"
+                + coach.post("/api/students/" + begun.student() + "/lessons", null)
+                        .expect(201)
+                        .body()
+                        .path("id")
+                        .asString();
+        enter(lesson, slices);
+        return lesson;
+    }
+
+    private JsonNode progress(String lesson) {
+        return coach.get(lesson + "/progress").expect(200).body();
+    }
+
+    private static JsonNode find(JsonNode list, String field, String value) {
+        return list.valueStream()
+                .filter(n -> n.path(field).asString().equals(value))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void takenAProposalOpensTheNextPlanAndTheRecordTellsWhatCameOfIt() {
+        String second = nextLesson(5);
+        JsonNode seen = progress(second);
+        assertThat(seen.at("/proposal/kind").asString()).isEqualTo("go-on");
+        assertThat(seen.at("/proposal/answer").isNull()).isTrue();
+        assertThat(seen.path("promised")).isNotEmpty();
+        assertThat(find(seen.path("changes"), "id", "flight:slice").path("said").asString())
+                .isEqualTo("From 16 of 20 to 5 of 20: better, and by more than chance.");
+        assertThat(find(seen.path("changes"), "id", "trail-share@top/seen")
+                        .at("/distance/value")
+                        .asDouble())
+                .as("the early school wants at most 60 % at the top")
+                .isEqualTo(15);
+
+        coach.put(second + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+                .expect(200);
+        JsonNode plan = coach.get(second + "/plan").expect(200).body();
+        assertThat(plan.path("assigned").asBoolean()).isFalse();
+        assertThat(plan.path("nextLesson").asString())
+                .isEqualTo(begun.today().plusDays(14).toString());
+        assertThat(coach.get(second).expect(200).body().at("/focus/0").asString())
+                .isEqualTo("sway");
+        assertThat(progress(second).at("/proposal/answer/answer").asString()).isEqualTo("taken");
+        coach.post("/api/plans/" + plan.path("id").asString() + "/assignment", null)
+                .expect(200);
+        coach.put(second + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+                .refused(409);
+
+        assertThat(goOn().path("takenTold").asInt()).as("no next lesson yet").isZero();
+        nextLesson(0);
+        JsonNode told = goOn();
+        assertThat(told.path("takenTold").asInt()).isEqualTo(1);
+        assertThat(told.path("takenBorneOut").asInt()).isEqualTo(1);
+    }
+
+    private JsonNode goOn() {
+        return coach.get("/api/proposals")
+                .expect(200)
+                .body()
+                .path("lines")
+                .valueStream()
+                .filter(l -> l.at("/kind/kind").asString().equals("go-on"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void changedItLaysTheOtherPlanAndNeedsAReason() {
+        String second = nextLesson(15);
+        String changed = "{\"answer\":\"changed\",\"instead\":%s,\"reason\":\"%s\"}";
+        coach.put(second + "/proposal", changed.formatted("\"smaller-plan\"", ""))
+                .refused(422);
+        coach.put(second + "/proposal", changed.formatted("null", "busy month")).refused(422);
+        coach.put(second + "/proposal", changed.formatted("\"go-on\"", "busy month"))
+                .refused(422);
+        coach.put(second + "/proposal", changed.formatted("\"more-of-it\"", "busy month"))
+                .refused(422);
+        coach.put(second + "/proposal", changed.formatted("\"smaller-plan\"", "busy month"))
+                .expect(200);
+        JsonNode terms = coach.get(second + "/plan").expect(200).body().path("terms");
+        assertThat(terms.at("/week/mon/minutes").asInt()).isEqualTo(8);
+        assertThat(terms.at("/week/sat/minutes").asInt()).isEqualTo(24);
+
+        coach.put(second + "/proposal", changed.formatted("\"same-rung\"", "needs more of it"))
+                .expect(200);
+        JsonNode denser = coach.get(second + "/plan").expect(200).body();
+        assertThat(denser.at("/terms/edits/shortSets/0/fault").asString()).isEqualTo("sway");
+        assertThat(denser.at("/terms/week").isNull())
+                .as("every day of the week is taken already")
+                .isTrue();
+        coach.delete(second + "/proposal").expect(204);
+        assertThat(progress(second).at("/proposal/answer").isNull()).isTrue();
+    }
+
+    @Test
+    void refusedItIsKeptWithItsReasonAndNothingIsLaid() {
+        String second = nextLesson(15);
+        coach.put(second + "/proposal", "{\"answer\":\"refused\",\"instead\":null,\"reason\":\"\"}")
+                .refused(422);
+        coach.put(second + "/proposal", "{\"answer\":\"refused\",\"instead\":null,\"reason\":\"going away\"}")
+                .expect(200);
+        coach.get(second + "/plan").refused(404);
+        assertThat(progress(second).at("/proposal/answer/reason").asString()).isEqualTo("going away");
+        coach.put(begun.lesson() + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+                .refused(409);
+    }
+
+    @Test
+    void twoMomentsStandSideBySide() {
+        String second = nextLesson(5);
+        String query =
+                "/api/students/" + begun.student() + "/compare?first=" + id(begun.lesson()) + "&second=" + id(second);
+        JsonNode compared = coach.get(query).expect(200).body();
+        assertThat(compared.at("/first/shots/flight/slice").asInt()).isEqualTo(16);
+        assertThat(compared.at("/second/readings/0/value").asInt()).isEqualTo(75);
+        assertThat(find(compared.path("changes"), "id", "flight:slice")
+                        .at("/comparison/verdict")
+                        .asString())
+                .isEqualTo("better");
+        assertThat(coach.get(query + "&secondAt=after").expect(200).body().path("changes"))
+                .as("nothing was measured after it")
+                .isEmpty();
+        coach.get(query + "&secondAt=never").refused(422);
+        Begun other = Begun.swayer(coach, "improver", "", 20, 60, "range");
+        coach.get("/api/students/" + other.student() + "/compare?first=" + id(other.lesson()) + "&second=" + id(second))
+                .refused(422);
+    }
+
+    @Test
+    void twoSourcesOfOneMeasureAreNotSetAgainstEachOther() {
+        String second = nextLesson(5);
+        JsonNode entry = coach.get(second).expect(200).body().path("entry");
+        coach.put(second + "/entry", entry.toString().replace("\"seen\",\"swings\"", "\"plate\",\"swings\""))
+                .expect(200);
+        JsonNode seen = progress(second);
+        assertThat(seen.path("changes").findValuesAsString("id")).noneMatch(id -> id.startsWith("trail-share"));
+        assertThat(seen.at("/notes/0").asString()).contains("seen then, plate now");
+    }
+
+    static String id(String lesson) {
+        return lesson.substring("/api/lessons/".length());
+    }
+}
