@@ -42,7 +42,7 @@ describe("the thread", () => {
   const point = (value: number) => ({ value, low: value - 10, high: value + 10, of: 10 });
   const done = { plannedDays: 9, doneDays: 8, plannedReps: 700, doneReps: 450 };
   const thread: Thread = {
-    series: [{ id: "s", label: "slice", unit: "%", better: "lower" }],
+    series: [{ id: "s", label: "slice", unit: "%", tries: "balls", better: "lower" }],
     all: 2,
     knots: [
       {

@@ -102,7 +102,7 @@ describe("a student's page", () => {
   };
   const point = (value: number) => ({ value, low: value - 5, high: value + 5, of: 10 });
   const thread: Thread = {
-    series: [{ id: "flight:slice", label: "Balls: slice", unit: "%", better: "lower" }],
+    series: [{ id: "flight:slice", label: "Balls: slice", unit: "%", tries: "balls", better: "lower" }],
     all: 1,
     knots: [
       {

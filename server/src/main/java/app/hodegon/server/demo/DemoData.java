@@ -1,19 +1,27 @@
 package app.hodegon.server.demo;
 
+import app.hodegon.core.diagnosis.Diagnosis.Finding;
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.progress.Proposal.Kind;
 import app.hodegon.core.simulate.Cast;
 import app.hodegon.core.simulate.Persona;
+import app.hodegon.core.simulate.RangeBay;
+import app.hodegon.core.simulate.RangeBay.Club;
 import app.hodegon.core.simulate.Season;
 import app.hodegon.core.simulate.SeasonSimulator;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.account.Accounts;
 import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.PlanTerms;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.progress.Proposals;
+import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.StudentEntry;
@@ -21,6 +29,8 @@ import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
+import java.util.Map;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
@@ -39,11 +49,16 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
             new DemoAccount("Bram Ellery, left-hander who sways", "bram@demo.example", "demo-student"),
             new DemoAccount("Petra Lund, good player with a stiff ankle", "petra@demo.example", "demo-student"));
 
+    private static final String MEASURED = "Bram Ellery";
+    private static final int BALLS = 12;
+
     private final Accounts accounts;
     private final Students students;
     private final Lessons lessons;
     private final Plans plans;
     private final PracticeLog practice;
+    private final Proposals proposals;
+    private final ShotFiles shots;
     private final ApplicationEventPublisher events;
     private final DemoClock clock;
     private final TransactionTemplate transaction;
@@ -54,6 +69,8 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
             Lessons lessons,
             Plans plans,
             PracticeLog practice,
+            Proposals proposals,
+            ShotFiles shots,
             ApplicationEventPublisher events,
             DemoClock clock,
             TransactionTemplate transaction) {
@@ -62,6 +79,8 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
+        this.proposals = proposals;
+        this.shots = shots;
         this.events = events;
         this.clock = clock;
         this.transaction = transaction;
@@ -104,21 +123,44 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
     }
 
     private void live(Account coach, StoredStudent student, Persona persona, LocalDate today) {
+        List<Fault> worked = List.of();
         for (Season.Lesson lesson :
                 SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons()) {
             StoredLesson stored = lessons.begin(coach, student.id(), lesson.on());
             lessons.enter(stored.id(), lesson.approach(), lesson.before(), lesson.after());
+            keepWhatTheBayMeasured(persona, lesson, stored);
             lessons.decide(
                     coach,
                     stored.id(),
                     lesson.focus().stream().map(f -> f.id()).toList(),
                     lesson.diagnosis().focus().equals(lesson.focus()) ? "" : "Staying with what we began.");
+            proposals.keep(
+                    coach,
+                    stored.id(),
+                    lesson.focus().equals(worked) ? Kind.GO_ON : Kind.ADVANCE,
+                    "Staying with what we began.");
+            worked = lesson.focus();
             StoredPlan plan = plans.draft(
                     coach, stored.id(), PlanTerms.between(lesson.on().plusDays(1), lesson.nextLesson()));
             plans.assign(coach, plan.id());
             for (PracticeSession session : lesson.practice()) {
                 practice.restore(student.id(), persona.profile().flags(), plan.id(), session);
             }
+        }
+    }
+
+    /** One student hits into a bay that measures. */
+    private void keepWhatTheBayMeasured(Persona persona, Season.Lesson lesson, StoredLesson stored) {
+        if (!persona.name().equals(MEASURED)) return;
+        Map<Fault, Double> faults =
+                lesson.diagnosis().faults().stream().collect(Collectors.toMap(Finding::fault, Finding::probability));
+        RangeBay bay = new RangeBay(lesson.on().toEpochDay());
+        for (Stage stage : Stage.values()) {
+            shots.keep(
+                    stored.id(),
+                    stage,
+                    "bay-" + stage.id() + ".csv",
+                    bay.hit(persona.profile().level(), faults, Club.SEVEN_IRON, BALLS));
         }
     }
 

@@ -48,6 +48,26 @@ public class Drills {
                 .toList());
     }
 
+    /** Some of the coach's own drills as a drill file. */
+    public String file(UUID coach, List<String> ids) {
+        return DrillFile.write(ids.stream().map(id -> of(coach).drill(id)).toList());
+    }
+
+    /** Stores those drills of a file that the coach does not have yet. */
+    @Transactional
+    public void takeMissing(UUID coach, String file) {
+        DrillLibrary library = of(coach);
+        try {
+            DrillFile.read(file, new HashSet<>(library.ids())).stream()
+                    .filter(drill -> !library.has(drill.id()))
+                    .forEach(drill -> drills.put(coach, drill));
+        } catch (DrillFile.Broken broken) {
+            throw new InvalidParts(broken.problems().stream()
+                    .map(p -> new InvalidParts.Part("drills" + p.path(), p.message()))
+                    .toList());
+        }
+    }
+
     /**
      * Stores every drill of a file, or none.
      *

@@ -167,6 +167,17 @@ public class Lessons {
                 .toList();
     }
 
+    /**
+     * Reads all that is kept of a student's lessons.
+     *
+     * @throws RuntimeException if any of it cannot be read
+     */
+    public void readWhole(UUID student) {
+        for (StoredLesson lesson : lessons.last(student, Integer.MAX_VALUE)) {
+            lessons.decisions(lesson.id()).forEach(d -> json.readValue(d.diagnosed(), DiagnosisView.class));
+        }
+    }
+
     /** The readings against the lesson's school and another, and the lesson before. */
     FeetView feet(Account coach, UUID id, PressureSchool against) {
         StoredLesson lesson = ofCoach(coach, id);

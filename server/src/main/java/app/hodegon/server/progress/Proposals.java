@@ -38,7 +38,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** What a coach does with what is proposed, and what came of it. */
 @Service
-class Proposals {
+public class Proposals {
 
     /** Days to the next lesson where no earlier plan tells. */
     private static final int USUAL_DAYS = 14;
@@ -85,6 +85,15 @@ class Proposals {
         answers.put(lessonId, proposal, answer, done, reason.strip());
         done.filter(NextPlan::follows).ifPresent(kind -> lay(coach, since, kind));
         return answers.of(lessonId).orElseThrow();
+    }
+
+    /** Keeps what was done at a lesson whose plan is laid by other means; nothing where nothing was proposed. */
+    @Transactional
+    public void keep(Account coach, UUID lessonId, Kind done, String reason) {
+        progress.since(coach, lessonId).flatMap(Since::proposal).ifPresent(proposal -> {
+            Answer answer = proposal.kind() == done ? Answer.TAKEN : Answer.CHANGED;
+            answers.put(lessonId, proposal, answer, Optional.of(done), answer == Answer.TAKEN ? "" : reason);
+        });
     }
 
     private static Kind other(Kind proposed, String instead) {

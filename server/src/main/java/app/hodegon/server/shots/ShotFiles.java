@@ -104,6 +104,12 @@ public class ShotFiles {
                 .orElseThrow();
     }
 
+    /** Keeps balls that come from no file of a coach's. */
+    @Transactional
+    public void keep(UUID lessonId, Stage stage, String name, List<Shot> balls) {
+        shots.add(lessonId, stage, name, balls);
+    }
+
     List<ShotFileView> ofLesson(Account coach, UUID lessonId) {
         lessons.ofCoach(coach, lessonId);
         return shots.files(lessonId);
