@@ -19,6 +19,9 @@ const ApproachPage = lazy(() => import("./features/approach/ApproachPage"));
 const StudentApproachPage = lazy(() => import("./features/approach/StudentApproachPage"));
 const LessonPage = lazy(() => import("./features/lesson/LessonPage"));
 const PlanPage = lazy(() => import("./features/plan/PlanPage"));
+const ComparePage = lazy(() => import("./features/progress/ComparePage"));
+const ProposalsPage = lazy(() => import("./features/progress/ProposalsPage"));
+const ReportPage = lazy(() => import("./features/report/ReportPage"));
 const LibraryPage = lazy(() => import("./features/drill/LibraryPage"));
 const DrillFormPage = lazy(() => import("./features/drill/DrillFormPage"));
 const DrillPage = lazy(() => import("./features/drill/DrillPage"));
@@ -49,6 +52,7 @@ const router = createBrowserRouter([
       { path: "/students/new", element: <StudentFormPage /> },
       { path: "/students/:id", element: <StudentPage /> },
       { path: "/students/:id/edit", element: <StudentFormPage /> },
+      { path: "/students/:id/compare", element: <ComparePage /> },
       { path: "/students/:id/approach", element: <StudentApproachPage /> },
       { path: "/approach", element: <ApproachPage /> },
       { path: "/drills", element: <LibraryPage /> },
@@ -56,6 +60,8 @@ const router = createBrowserRouter([
       { path: "/drills/:id", element: <DrillPage /> },
       { path: "/drills/:id/edit", element: <DrillFormPage /> },
       { path: "/lessons/:id", element: <LessonPage /> },
+      { path: "/lessons/:id/report", element: <ReportPage /> },
+      { path: "/proposals", element: <ProposalsPage /> },
       { path: "/lessons/:id/plan", element: <PlanPage /> },
       { path: "/lessons/:id/plan/sheet", element: <SheetPage /> },
       { path: "/lessons/:id/plan/paper", element: <PaperPage /> },

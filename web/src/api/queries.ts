@@ -96,6 +96,43 @@ export const queries = {
       queryFn: () => api.get<Progress>(`/api/lessons/${id}/progress`),
       staleTime: 0,
     }),
+  /** How a coach's proposals went. */
+  proposals: () =>
+    queryOptions({ queryKey: ["proposals"], queryFn: () => api.get<Wire["RecordView"]>("/api/proposals") }),
+  /** Days on which a record was erased. */
+  erasures: () =>
+    queryOptions({
+      queryKey: ["students", "erasures"],
+      queryFn: () => api.get<string[]>("/api/records/erasures"),
+    }),
+  compare: (student: string, first: string, firstAt: string, second: string, secondAt: string) =>
+    queryOptions({
+      queryKey: ["students", student, "compare", first, firstAt, second, secondAt],
+      queryFn: () =>
+        api.get<Wire["CompareView"]>(
+          `/api/students/${student}/compare?first=${first}&firstAt=${firstAt}&second=${second}&secondAt=${secondAt}`,
+        ),
+      placeholderData: keepPreviousData,
+    }),
+  shotFiles: (lesson: string) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "shot-files"],
+      queryFn: () => api.get<Wire["ShotFileView"][]>(`/api/lessons/${lesson}/shot-files`),
+    }),
+  /** What a file of balls holds under these columns; nothing is stored. */
+  shotLook: (lesson: string, picked: { at: number; text: string }, columns?: Wire["ColumnsEntry"]) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "shot-look", picked.at, columns],
+      queryFn: () =>
+        api.post<Wire["LookView"]>(`/api/lessons/${lesson}/shot-files/look`, {
+          text: picked.text,
+          columns: columns ?? null,
+        }),
+      placeholderData: keepPreviousData,
+      gcTime: 0,
+      staleTime: 0,
+      retry: false,
+    }),
   feet: (id: string, against: string) =>
     queryOptions({
       queryKey: ["lessons", id, "feet", against],

@@ -25,4 +25,5 @@ export type StudentApproach = Wire["StudentApproachView"];
 export type Feet = Wire["FeetView"];
 export type HipLine = Wire["HipLineView"];
 export type Decision = Wire["DecisionView"];
+export type Compare = Wire["CompareView"];
 export type Hand = "right" | "left";

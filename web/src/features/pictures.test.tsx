@@ -4,7 +4,7 @@ import type { Thread } from "@/api/types";
 import { DrillDiagram } from "./drill/DrillDiagram";
 import { zoneLoads } from "./feet/footShape";
 import { Soles } from "./feet/Soles";
-import { scaleFor, threadShape } from "./progress/threadShape";
+import { bandOf, scaleFor, threadShape } from "./progress/threadShape";
 
 describe("the pair of soles", () => {
   it("says lead and trail on the student's own sides", () => {
@@ -77,6 +77,13 @@ describe("the thread", () => {
   });
 
   it("keeps shares between 0 and 100", () => {
-    expect(scaleFor(knots, "%")).toEqual({ low: 0, high: 70 });
+    expect(scaleFor(knots, thread.series[0])).toEqual({ low: 0, high: 70 });
+    const wanted = { ...thread.series[0]!, unit: "cm", target: { high: 91 } };
+    expect(scaleFor(knots, wanted)).toEqual({ low: -6, high: 92 });
+  });
+
+  it("bands the uncertainty of the first balls", () => {
+    expect(bandOf(knots, (v) => 100 - v)).toBe("M0 30 L500 85 L500 105 L0 50 Z");
+    expect(bandOf(knots.slice(0, 1), (v) => v)).toBe("");
   });
 });

@@ -1,5 +1,6 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
+import { Link } from "react-router";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Approach, Catalogue } from "@/api/types";
@@ -40,6 +41,9 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
     <div className="grid gap-8">
       <header className="flex flex-wrap items-baseline gap-x-6">
         <h1>How you teach</h1>
+        <Link to="/proposals" className="text-soft">
+          How proposals went
+        </Link>
         <p className="text-soft">
           New lessons begin with these answers; a student can have others. They decide what counts as a fault,
           which drills are offered and what the texts say.

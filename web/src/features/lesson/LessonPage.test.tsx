@@ -7,32 +7,39 @@ import LessonPage from "./LessonPage";
 const PROGRESS: Progress = {
   since: "2026-11-17",
   done: { plannedDays: 8, doneDays: 3, plannedReps: 600, doneReps: 210 },
-  rungs: [{ fault: "sway", rung: "feel", drill: "disc-turn", standing: "passed", says: "", sets: [] }],
+  sinceLesson: "l0",
+  worked: ["sway"],
+  promised: [{ fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed" }],
+  notes: [],
   changes: [
     {
       id: "strike:fat",
       label: "fat",
       unit: "balls",
+      tries: "balls",
       then: "2 of 10",
       now: "1 of 10",
       concerns: false,
+      said: "From 2 of 10 to 1 of 10: this could be chance.",
       comparison: { difference: -0.1, low: -0.41, high: 0.23, verdict: "cannot-tell", toTell: 190 },
     },
     {
       id: "flight:slice",
       label: "slice",
       unit: "balls",
+      tries: "balls",
       then: "8 of 10",
       now: "1 of 10",
       concerns: true,
+      said: "From 8 of 10 to 1 of 10: better, and by more than chance.",
       gain: { difference: -0.6, low: -0.8, high: -0.2, verdict: "better" },
       comparison: { difference: -0.7, low: -0.86, high: -0.27, verdict: "better" },
     },
   ],
   proposal: {
-    kind: "go-on",
-    label: "Go on up the same route",
+    kind: { id: "go-on", label: "Go on up the same route", means: "Above what is passed.", plan: true },
     because: ["Better and kept: slice.", "1 of 5 gates passed."],
+    others: [{ id: "smaller-plan", label: "A smaller plan", means: "Fewer minutes.", plan: true }],
   },
 };
 
@@ -209,11 +216,11 @@ describe("what the lesson says", () => {
   it("tells better from cannot tell, and does not blame what was not practised", async () => {
     await open("/lessons/l1?view=since");
     const rows = await screen.findAllByRole("row");
-    expect(rows[1]!.textContent).toContain("slice8 of 101 of 10−70 (−86 to −27) %betterbetter");
-    expect(rows[2]!.textContent).toContain("cannot tell yet – 190 more balls each would tell");
+    expect(rows[0]!.textContent).toContain("FeelDisc turn80 % expectedpassed");
+    expect(rows[2]!.textContent).toContain("slice8 of 101 of 10better−70 (−86 to −27) %better–");
+    expect(rows[4]!.textContent).toContain("190 more balls each would tell");
     expect(screen.getByText(/Less than half was practised/)).toBeTruthy();
-    expect(screen.getByText(/feel \(Disc turn\)/)).toBeTruthy();
-    expect(screen.getByRole("heading", { name: "Go on up the same route" })).toBeTruthy();
+    expect(screen.getByRole("heading", { name: "Proposed: go on up the same route" })).toBeTruthy();
     expect(screen.getByText("Better and kept: slice.")).toBeTruthy();
   });
 

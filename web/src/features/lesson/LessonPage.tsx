@@ -22,6 +22,7 @@ import { BODY_SCREEN, CheckpointStrip, SignList, signsAt } from "./SignList";
 import { SinceLast } from "./SinceLast";
 import { SchoolOfLesson } from "./SchoolOfLesson";
 import { TallyKeys } from "./TallyKeys";
+import { ShotsPanel } from "../shots/ShotsPanel";
 import { useLessonEntry } from "./useLessonEntry";
 import { WhyPanel } from "./WhyPanel";
 
@@ -159,7 +160,12 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           {view === "since" &&
             // Asked for only once everything is saved: an answer on half of the balls would stay.
             (work.state === "saved" ? (
-              <SinceLast lessonId={lesson.id} catalogue={catalogue} />
+              <SinceLast
+                lessonId={lesson.id}
+                studentId={lesson.studentId}
+                catalogue={catalogue}
+                onBegin={() => show("before")}
+              />
             ) : (
               <Loading what="Saving" />
             ))}
@@ -201,6 +207,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
                   onChange={(e) => change((was) => ({ ...was, note: e.target.value }))}
                 />
               </label>
+              <ShotsPanel lessonId={lesson.id} studentId={lesson.studentId} moment={moment} />
             </>
           )}
         </div>

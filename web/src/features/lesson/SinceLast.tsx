@@ -1,29 +1,38 @@
 import { useQuery } from "@tanstack/react-query";
+import { Link } from "react-router";
 import { queries } from "@/api/queries";
 import type { Catalogue, Progress } from "@/api/types";
+import { Button, ButtonLink } from "@/ui/Button";
 import { longDay } from "@/ui/dates";
 import { Failed, Loading } from "@/ui/Notice";
+import { ChangesTable } from "../progress/ChangesTable";
+import { ProposalPanel } from "../progress/ProposalPanel";
 
-const VERDICT: Record<string, string> = {
-  better: "better",
-  worse: "worse",
-  "cannot-tell": "cannot tell yet",
-};
-const ORDER = ["better", "worse", "cannot-tell"];
-
-/** What was practised since the last lesson, and what is better, worse or not to be told. */
-export function SinceLast({ lessonId, catalogue }: { lessonId: string; catalogue: Catalogue }) {
+/** How the next lesson opens: what was promised, what was done, what was kept, and what to do with it. */
+export function SinceLast({
+  lessonId,
+  studentId,
+  catalogue,
+  onBegin,
+}: {
+  lessonId: string;
+  studentId: string;
+  catalogue: Catalogue;
+  /** To the first balls of today. */
+  onBegin: () => void;
+}) {
   const progress = useQuery(queries.progress(lessonId));
   if (progress.isPending) return <Loading />;
   if (progress.isError) return <Failed error={progress.error} again={() => progress.refetch()} />;
-  const { since, done, rungs, changes, proposal } = progress.data;
+  const { since, sinceLesson, worked, done, promised, changes, notes, proposal } = progress.data;
   if (!since)
     return <p className="text-soft">This is the first lesson: there is nothing to compare with yet.</p>;
-  const passed = rungs.filter((r) => r.standing === "passed");
+  const faults = worked.map((id) => catalogue.faults.find((f) => f.id === id)?.label ?? id);
   return (
     <div className="grid gap-4">
       <p>
-        Since {longDay(since)}:{" "}
+        Since {longDay(since)}
+        {faults.length > 0 && `, on ${faults.join(", then ").toLowerCase()}`}:{" "}
         {done ? (
           <>
             <strong>
@@ -35,100 +44,77 @@ export function SinceLast({ lessonId, catalogue }: { lessonId: string; catalogue
         ) : (
           "no plan was handed over"
         )}
-        .{" "}
-        {done && passed.length > 0 && (
-          <>
-            Passed:{" "}
-            {passed
-              .map(
-                (r) =>
-                  `${catalogue.rungs.find((x) => x.id === r.rung)?.label.toLowerCase()} (${catalogue.drills[r.drill]?.name})`,
-              )
-              .join(", ")}
-            .
-          </>
-        )}
-        {done && passed.length === 0 && rungs.length > 0 && "No gate passed yet."}
+        .
       </p>
+      {promised.length > 0 && <Promised promised={promised} catalogue={catalogue} />}
       {done && done.plannedReps > 0 && done.doneReps < done.plannedReps / 2 && (
         <p className="text-warn">
           Less than half was practised: what has not changed is no word against the drill.
         </p>
       )}
       {proposal && (
-        <section aria-labelledby="proposal" className="border-strong-line border-l-4 pl-4">
-          <h3 id="proposal">{proposal.label}</h3>
-          <ul className="text-soft">
-            {proposal.because.map((reason) => (
-              <li key={reason}>{reason}</li>
-            ))}
-          </ul>
-        </section>
+        <ProposalPanel lessonId={lessonId} proposal={proposal} worked={worked} catalogue={catalogue} />
       )}
       {changes.length === 0 ? (
-        <p className="text-soft">Tally the first balls of today, before any cue, to see what was kept.</p>
+        <div className="grid justify-items-start gap-2">
+          <p className="text-soft">Tally the first balls of today, before any cue, to see what was kept.</p>
+          <Button weight="main" onClick={onBegin}>
+            To today's first balls
+          </Button>
+        </div>
       ) : (
-        <Changes changes={changes} />
+        <ChangesTable changes={changes} />
       )}
+      {notes.map((note) => (
+        <p key={note} className="text-soft text-sm">
+          {note}
+        </p>
+      ))}
+      <div className="flex flex-wrap gap-2">
+        {changes.length > 0 && (
+          <ButtonLink to={`/students/${studentId}/compare?first=${sinceLesson}&second=${lessonId}`}>
+            Side by side
+          </ButtonLink>
+        )}
+        <ButtonLink to={`/lessons/${lessonId}/report`} weight="quiet">
+          Report for the student
+        </ButtonLink>
+        <Link to={`/lessons/${sinceLesson}`} className="text-soft self-center text-sm">
+          The last lesson
+        </Link>
+      </div>
     </div>
   );
 }
 
-function Changes({ changes }: { changes: Progress["changes"] }) {
-  const sorted = [...changes].sort(
-    (a, b) => ORDER.indexOf(a.comparison.verdict) - ORDER.indexOf(b.comparison.verdict),
-  );
+function Promised({ promised, catalogue }: { promised: Progress["promised"]; catalogue: Catalogue }) {
+  const rung = (id: string) => catalogue.rungs.find((r) => r.id === id)?.label ?? id;
   return (
-    <table className="w-full border-collapse text-left">
-      <caption className="sr-only">First balls then and now</caption>
-      <thead className="text-soft border-strong-line border-b text-sm">
-        <tr>
-          <th className="py-1 font-normal">First balls</th>
-          <th className="py-1 font-normal">Then</th>
-          <th className="py-1 font-normal">Now</th>
-          <th className="py-1 font-normal">Change, 95 % interval</th>
-          <th className="py-1 font-normal">Kept</th>
-          <th className="py-1 font-normal">Within the last lesson</th>
-        </tr>
-      </thead>
+    <table className="w-fit border-collapse text-left">
+      <caption className="text-soft text-left text-sm">
+        What the plan promised by now, and what came of it
+      </caption>
       <tbody>
-        {sorted.map((change) => (
-          <ChangeRow key={change.id} change={change} />
+        {promised.map((p) => (
+          <tr key={p.fault + p.rung} className="border-line border-b">
+            <td className="py-1 pr-4 font-semibold">{rung(p.rung)}</td>
+            <td className="pr-4">{catalogue.drills[p.drill]?.name ?? p.drill}</td>
+            <td className="text-soft pr-4">
+              {p.chance == null ? "" : `${Math.round(100 * p.chance)} % expected`}
+            </td>
+            <td className={p.standing === "passed" ? "font-semibold" : "text-soft"}>
+              {p.standing ? STANDING[p.standing] : "not checked"}
+            </td>
+          </tr>
         ))}
       </tbody>
     </table>
   );
 }
 
-function ChangeRow({ change }: { change: Progress["changes"][number] }) {
-  const { comparison, unit } = change;
-  const balls = unit === "balls";
-  const shown = (n: number) => signed(balls ? n * 100 : n);
-  const told = comparison.verdict !== "cannot-tell";
-  return (
-    <tr className="border-line border-b align-baseline">
-      <td className={`py-1.5 pr-3 ${change.concerns ? "font-semibold" : ""}`}>{change.label}</td>
-      <td className="pr-3 whitespace-nowrap">{change.then}</td>
-      <td className="pr-3 whitespace-nowrap">{change.now}</td>
-      <td className="pr-3 whitespace-nowrap">
-        {shown(comparison.difference)} ({shown(comparison.low)} to {shown(comparison.high)}){" "}
-        {balls ? "%" : unit}
-      </td>
-      <td>
-        <span className={told ? "font-semibold" : "text-soft"}>{VERDICT[comparison.verdict]}</span>
-        {comparison.toTell != null && (
-          <span className="text-soft text-sm">
-            {" "}
-            – {comparison.toTell} more {balls ? "balls" : "swings"} each would tell
-          </span>
-        )}
-      </td>
-      <td className="text-soft">{change.gain ? VERDICT[change.gain.verdict] : "–"}</td>
-    </tr>
-  );
-}
-
-function signed(number: number): string {
-  const rounded = Math.round(number * 10) / 10;
-  return rounded > 0 ? `+${rounded}` : `${rounded}`.replace("-", "−");
-}
+const STANDING: Record<string, string> = {
+  passed: "passed",
+  waits: "waits for your word",
+  stay: "not yet",
+  "step-back": "too high, stepped back",
+};

@@ -3,7 +3,8 @@ import { daysBetween } from "@/ui/dates";
 
 export type Box = { width: number; left: number; right: number; top: number; bottom: number };
 
-type Point = { value: number; low: number; high: number; of: number };
+export type Series = Thread["series"][number];
+export type Point = Thread["knots"][number]["before"][string];
 export type Knot = { x: number; before?: Point; after?: Point; lessonId: string; heldOn: string };
 export type Strand = {
   from: number;
@@ -12,6 +13,7 @@ export type Strand = {
   doneDays: number;
   plannedDays: number;
   doneReps: number;
+  plannedReps: number;
 };
 
 const THICKEST = 16;
@@ -36,25 +38,52 @@ export function threadShape(thread: Thread, seriesId: string, today: string, box
     const next = thread.knots[i + 1]?.heldOn ?? end;
     return [
       {
+        ...k.done,
         from: x(k.heldOn),
         to: x(next),
         width:
           k.done.doneReps === 0 ? 0 : 2 + (THICKEST - 2) * Math.min(1, k.done.doneReps / REPS_AT_THICKEST),
-        doneDays: k.done.doneDays,
-        plannedDays: k.done.plannedDays,
-        doneReps: k.done.doneReps,
       },
     ];
   });
   return { knots, strands };
 }
 
-/** A round scale around all values and their intervals. */
-export function scaleFor(knots: Knot[], unit: string): { low: number; high: number } {
-  const values = knots.flatMap((k) => [k.before, k.after]).flatMap((p) => (p ? [p.low, p.high] : []));
-  if (values.length === 0) return { low: 0, high: 1 };
-  const step = unit === "%" ? 10 : 2;
+/** A round scale around all values, their intervals and the target. */
+export function scaleFor(knots: Knot[], series?: Series): { low: number; high: number } {
+  const points = knots.flatMap((k) => [k.before, k.after]).flatMap((p) => (p ? [p.low, p.high] : []));
+  if (points.length === 0) return { low: 0, high: 1 };
+  const edges = [series?.target?.low, series?.target?.high].filter((edge) => edge != null);
+  const values = [...points, ...edges];
+  const step = series?.unit === "%" ? 10 : 2;
   const low = Math.floor(Math.min(...values) / step) * step;
   const high = Math.ceil(Math.max(...values) / step) * step;
-  return unit === "%" ? { low: Math.max(0, low), high: Math.min(100, high) } : { low, high };
+  return series?.unit === "%" ? { low: Math.max(0, low), high: Math.min(100, high) } : { low, high };
+}
+
+/** The outline of the intervals of the first balls, from lesson to lesson and back. */
+export function bandOf(knots: Knot[], y: (value: number) => number): string {
+  const seen = knots.filter((k) => k.before);
+  if (seen.length < 2) return "";
+  const over = seen.map((k) => `${k.x} ${y(k.before!.high)}`);
+  const under = seen.map((k) => `${k.x} ${y(k.before!.low)}`).reverse();
+  return `M${[...over, ...under].join(" L")} Z`;
+}
+
+/** The series with the most points; balls first, they are what the student came with. */
+export function mostTold(thread: Thread): string {
+  const told = (id: string) => thread.knots.filter((k) => k.before[id]).length;
+  const worst = (id: string) => thread.knots[0]?.before[id]?.value ?? 0;
+  return (
+    [...thread.series]
+      .filter((s) => s.better === "lower" || (s.better == null && s.target != null))
+      .sort(
+        (a, b) =>
+          told(b.id) - told(a.id) ||
+          Number(b.id.includes(":")) - Number(a.id.includes(":")) ||
+          worst(b.id) - worst(a.id),
+      )[0]?.id ??
+    thread.series[0]?.id ??
+    ""
+  );
 }

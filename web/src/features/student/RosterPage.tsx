@@ -7,6 +7,7 @@ import type { RosterLine } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
 import { daysBetween, shortDay, today } from "@/ui/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
+import { TakeRecord } from "./RecordTools";
 
 /** All students, those who hurt and those whose lesson is due first. */
 export default function RosterPage() {
@@ -27,6 +28,7 @@ export default function RosterPage() {
           value={search}
           onChange={(e) => setSearch(e.target.value)}
         />
+        <TakeRecord />
         <ButtonLink to="/students/new" weight="main">
           <Plus aria-hidden className="size-4" /> New student
         </ButtonLink>

@@ -8,6 +8,7 @@ import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Field } from "@/ui/Field";
 import { Failed, Loading } from "@/ui/Notice";
+import { RecordTools } from "./RecordTools";
 
 const DAYS = [
   { id: "mon", label: "Monday" },
@@ -40,7 +41,12 @@ export default function StudentFormPage() {
   if (catalogue.isPending || (id && student.isPending)) return <Loading />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   if (student.isError) return <Failed error={student.error} again={() => student.refetch()} />;
-  return <StudentForm id={id} initial={student.data?.profile ?? NEW} catalogue={catalogue.data} />;
+  return (
+    <div className="mx-auto grid max-w-5xl gap-10">
+      <StudentForm id={id} initial={student.data?.profile ?? NEW} catalogue={catalogue.data} />
+      {id && student.data && <RecordTools studentId={id} name={student.data.profile.name} />}
+    </div>
+  );
 }
 
 function StudentForm({
@@ -72,7 +78,7 @@ function StudentForm({
   };
 
   return (
-    <form onSubmit={submit} className="mx-auto grid max-w-5xl gap-6">
+    <form onSubmit={submit} className="grid gap-6">
       <h1>{id ? `Details of ${initial.name}` : "New student"}</h1>
       <div className="grid gap-x-12 gap-y-5 lg:grid-cols-2">
         <div className="grid content-start gap-5">

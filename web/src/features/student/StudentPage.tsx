@@ -25,7 +25,8 @@ export default function StudentPage() {
     onSuccess: (lesson) => {
       client.setQueryData(queries.lesson(lesson.id).queryKey, lesson);
       client.invalidateQueries({ queryKey: ["students", id] });
-      navigate(`/lessons/${lesson.id}`);
+      // A next lesson opens with what became of the last one.
+      navigate(`/lessons/${lesson.id}${thread.data?.all ? "?view=since" : ""}`);
     },
   });
   if (student.isPending || thread.isPending || catalogue.isPending) return <Loading />;
@@ -50,6 +51,16 @@ export default function StudentPage() {
           )}
         </div>
         <div className="no-print ml-auto flex flex-wrap gap-3">
+          {thread.data.knots.length > 0 && (
+            <>
+              <ButtonLink to={`/lessons/${thread.data.knots.at(-1)!.lessonId}/report`} weight="quiet">
+                Report
+              </ButtonLink>
+              <ButtonLink to={`/students/${id}/compare`} weight="quiet">
+                Side by side
+              </ButtonLink>
+            </>
+          )}
           <ButtonLink to={`/students/${id}/edit`} weight="quiet">
             Details
           </ButtonLink>
@@ -70,7 +81,7 @@ export default function StudentPage() {
         </Empty>
       ) : (
         <>
-          <ThreadPicture thread={thread.data} />
+          <ThreadPicture thread={thread.data} studentId={id} />
           <div className="grid gap-10 lg:grid-cols-[1fr_1.4fr]">
             <LessonList
               thread={thread.data}

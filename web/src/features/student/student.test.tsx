@@ -195,7 +195,7 @@ describe("a student's page", () => {
     serve(answers);
     open();
     expect(await screen.findByText("Left-handed · improver · adult · take care: knee")).toBeTruthy();
-    const picture = screen.getByRole("img", { name: /Balls: slice/ });
+    const picture = screen.getByRole("group", { name: /Balls: slice/ });
     expect(picture.getAttribute("aria-label")).toContain("before 60 %, after 30 %");
     expect(
       within(screen.getByRole("table", { hidden: true, name: "" })).getByText("7 of 9 days, 480 reps"),

@@ -99,7 +99,7 @@ class JourneyTest {
                 .as("nothing was measured after it")
                 .isTrue();
         // The slice stands at the end of the chain that begins with the sway, which was worked on.
-        assertThat(progress.at("/proposal/kind").asString()).isEqualTo("go-on");
+        assertThat(progress.at("/proposal/kind/id").asString()).isEqualTo("go-on");
         assertThat(progress.at("/proposal/because/0").asString())
                 .startsWith("Better and kept: ")
                 .contains("slice");

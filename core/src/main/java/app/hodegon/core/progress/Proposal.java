@@ -23,21 +23,35 @@ public record Proposal(Kind kind, List<String> because) {
 
     /** What may be proposed, in the order in which the rules are asked. */
     public enum Kind implements Identified {
-        STOP_AND_REFER("stop-and-refer", "Stop, refer, replace"),
-        LOOK_AGAIN("look-again", "Look again at the diagnosis"),
-        MEASURE("measure", "Measure before deciding"),
-        ADVANCE("advance", "Advance"),
-        GO_ON("go-on", "Go on up the same route"),
-        SMALLER_PLAN("smaller-plan", "A smaller plan"),
-        SAME_RUNG("same-rung", "The same rung, more often and in shorter sets"),
-        OTHER_FEEDBACK("other-feedback", "Another drill with another feedback");
+        STOP_AND_REFER("stop-and-refer", "Stop, refer, replace", "The next plan is laid without what hurt."),
+        LOOK_AGAIN(
+                "look-again",
+                "Look again at the diagnosis",
+                "No plan yet: first what the fault is mistaken for, and the fixes known to make it worse."),
+        MEASURE("measure", "Measure before deciding", "No plan yet: first the balls and readings that would tell."),
+        ADVANCE("advance", "Advance", "The next plan takes the next fault down the chain."),
+        GO_ON("go-on", "Go on up the same route", "The next plan begins above what is passed."),
+        SMALLER_PLAN(
+                "smaller-plan",
+                "A smaller plan",
+                "The next plan asks for the minutes that were really used, for the first fault only."),
+        SAME_RUNG(
+                "same-rung",
+                "The same rung, more often and in shorter sets",
+                "The next plan has one more day where one is free, sets of five, and a drill to touch or to hear."),
+        OTHER_FEEDBACK(
+                "other-feedback",
+                "Another drill with another feedback",
+                "The next plan has a drill on the same rung that tells in a way the last one did not.");
 
         private final String id;
         private final String label;
+        private final String means;
 
-        Kind(String id, String label) {
+        Kind(String id, String label, String means) {
             this.id = id;
             this.label = label;
+            this.means = means;
         }
 
         @Override
@@ -47,6 +61,11 @@ public record Proposal(Kind kind, List<String> because) {
 
         public String label() {
             return label;
+        }
+
+        /** What taking it does, in a sentence for the coach. */
+        public String means() {
+            return means;
         }
     }
 

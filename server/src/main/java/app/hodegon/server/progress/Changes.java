@@ -32,6 +32,9 @@ final class Changes {
     /** What was seen at one moment of a lesson. */
     record Moment(Observations seen, List<Shot> shots) {}
 
+    static final String BALLS = "balls";
+    static final String SWINGS = "swings";
+
     private final Moment then;
     private final Moment now;
     private final PressureSchool school;
@@ -71,7 +74,8 @@ final class Changes {
             return new Change(
                     result.kind().id() + ":" + result.id(),
                     result.label(),
-                    "balls",
+                    BALLS,
+                    BALLS,
                     thenSaid,
                     nowSaid,
                     concern.with(result),
@@ -80,7 +84,7 @@ final class Changes {
                     ComparisonView.of(change),
                     null,
                     null,
-                    Saying.of(thenSaid, nowSaid, change, "balls"));
+                    Saying.of(thenSaid, nowSaid, change, BALLS));
         });
     }
 
@@ -107,6 +111,7 @@ final class Changes {
                     Said.series(first),
                     said.label(first),
                     first.measure().quantity().unit(),
+                    SWINGS,
                     Said.value(first),
                     Said.value(second),
                     concern.with(first),
@@ -115,7 +120,7 @@ final class Changes {
                     ComparisonView.of(change),
                     distance.map(DistanceView::of).orElse(null),
                     null,
-                    Saying.of(Said.value(first), Said.value(second), change, "swings"));
+                    Saying.of(Said.value(first), Said.value(second), change, SWINGS));
         });
     }
 
@@ -141,6 +146,7 @@ final class Changes {
                 figure.id() + "/" + club,
                 figure.label() + (club.isEmpty() ? "" : ", " + club),
                 figure.unit(),
+                BALLS,
                 thenSaid,
                 nowSaid,
                 false,
@@ -149,7 +155,7 @@ final class Changes {
                 ComparisonView.of(change),
                 null,
                 spread.map(SpreadView::of).orElse(null),
-                Saying.of(thenSaid, nowSaid, change, "balls")
+                Saying.of(thenSaid, nowSaid, change, BALLS)
                         + spread.map(s -> " " + Saying.of(s)).orElse("")));
     }
 

@@ -10,7 +10,6 @@ import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.progress.Verdict;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.approach.Approaches;
-import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.Stage;
@@ -21,7 +20,6 @@ import app.hodegon.server.plan.PlanView.StepView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
-import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.progress.Changes.Moment;
 import app.hodegon.server.progress.CompareView.MomentView;
 import app.hodegon.server.progress.ProgressView.Change;
@@ -46,7 +44,6 @@ class ProgressService {
     private final Lessons lessons;
     private final Plans plans;
     private final PracticeLog practice;
-    private final StudentGates gates;
     private final Students students;
     private final Approaches approaches;
     private final ShotFiles shots;
@@ -57,7 +54,6 @@ class ProgressService {
             Lessons lessons,
             Plans plans,
             PracticeLog practice,
-            StudentGates gates,
             Students students,
             Approaches approaches,
             ShotFiles shots,
@@ -66,7 +62,6 @@ class ProgressService {
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
-        this.gates = gates;
         this.students = students;
         this.approaches = approaches;
         this.shots = shots;
@@ -111,11 +106,6 @@ class ProgressService {
                 since.then().focus().stream().map(f -> f.id()).toList(),
                 since.done().orElse(null),
                 since.promised(),
-                since.plan()
-                        .map(p -> RungStanding.of(
-                                practice.checks(List.of(p.id())).getOrDefault(p.id(), List.of()),
-                                gates.of(since.now().studentId())))
-                        .orElse(List.of()),
                 since.kept().stream()
                         .map(c ->
                                 c.with(since.gained().get(c.id()), since.lost().get(c.id())))

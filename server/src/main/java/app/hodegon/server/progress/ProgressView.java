@@ -1,12 +1,12 @@
 package app.hodegon.server.progress;
 
 import app.hodegon.core.progress.Distance;
+import app.hodegon.core.progress.NextPlan;
 import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.progress.Spread;
 import app.hodegon.core.progress.Verdict;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.plan.Done;
-import app.hodegon.server.practice.RungStanding;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -31,13 +31,12 @@ record ProgressView(
         @NotNull List<String> worked,
         Done done,
         @NotNull List<Promised> promised,
-        @NotNull List<RungStanding> rungs,
         @NotNull List<Change> changes,
         @NotNull List<String> notes,
         ProposalView proposal) {
 
     static final ProgressView FIRST =
-            new ProgressView(null, null, List.of(), null, List.of(), List.of(), List.of(), List.of(), null);
+            new ProgressView(null, null, List.of(), null, List.of(), List.of(), List.of(), null);
 
     /**
      * A gate of the last plan.
@@ -56,6 +55,7 @@ record ProgressView(
      * A tally, a measure or a figure of measured balls, then and now.
      *
      * @param unit of the difference; for balls the difference is a share of one
+     * @param tries what more of would tell: balls or swings
      * @param concerns whether it tells of what was worked on
      * @param gain the change within the earlier lesson; null where it was not measured after it
      * @param lost from the end of the earlier lesson to now; null where it was not measured after it
@@ -68,6 +68,7 @@ record ProgressView(
             @NotNull String id,
             @NotNull String label,
             @NotNull String unit,
+            @NotNull String tries,
             @NotNull String then,
             @NotNull String now,
             @NotNull boolean concerns,
@@ -83,6 +84,7 @@ record ProgressView(
                     id,
                     label,
                     unit,
+                    tries,
                     then,
                     now,
                     concerns,
@@ -135,16 +137,14 @@ record ProgressView(
      * @param answer what the coach did with it; null while unanswered
      */
     record ProposalView(
-            @NotNull String kind,
-            @NotNull String label,
+            @NotNull KindView kind,
             @NotNull List<String> because,
             @NotNull List<KindView> others,
             AnswerView answer) {
 
         static ProposalView of(Proposal proposal, AnswerView answer) {
             return new ProposalView(
-                    proposal.kind().id(),
-                    proposal.kind().label(),
+                    KindView.of(proposal.kind()),
                     proposal.because(),
                     Arrays.stream(Proposal.Kind.values())
                             .filter(k -> k != proposal.kind())
@@ -154,10 +154,18 @@ record ProgressView(
         }
     }
 
-    record KindView(@NotNull String kind, @NotNull String label) {
+    /**
+     * @param means what taking it does
+     * @param plan whether a plan follows from it
+     */
+    record KindView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String means,
+            @NotNull boolean plan) {
 
         static KindView of(Proposal.Kind kind) {
-            return new KindView(kind.id(), kind.label());
+            return new KindView(kind.id(), kind.label(), kind.means(), NextPlan.follows(kind));
         }
     }
 

@@ -142,7 +142,7 @@ public class Proposals {
     /** An answer and what the next lesson said of it. */
     private record Judged(Given given, Outcome outcome, Optional<StoredLesson> lesson) {
         Kind proposed() {
-            return Identified.of(Kind.class, given.answer().proposed().kind());
+            return Identified.of(Kind.class, given.answer().proposed().id());
         }
 
         boolean is(Answer answer) {
@@ -208,7 +208,7 @@ public class Proposals {
                             (given.answer().done() == null
                                             ? given.answer().proposed()
                                             : given.answer().done())
-                                    .kind());
+                                    .id());
                     Outcome outcome = now == null
                             ? Outcome.OPEN
                             : Outcome.of(

@@ -20,7 +20,8 @@ record Said(Handedness hand, Repeatability repeatability) {
     /** Rounded to a tenth, without a tenth where there is none. */
     static String number(double value) {
         double tenths = Math.round(value * 10) / 10.0;
-        return tenths == Math.rint(tenths) ? Long.toString((long) tenths) : Double.toString(tenths);
+        String plain = tenths == Math.rint(tenths) ? Long.toString((long) tenths) : Double.toString(tenths);
+        return plain.replace('-', '−');
     }
 
     static String series(Reading reading) {

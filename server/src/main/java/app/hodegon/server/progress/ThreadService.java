@@ -29,6 +29,7 @@ import app.hodegon.server.shots.ShotSummary;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -92,7 +93,16 @@ class ThreadService {
                                     p.nextLesson().isBefore(today) ? p.nextLesson() : today))
                             .orElse(null)));
         }
-        return new ThreadView(List.copyOf(series.values()), knots, lessons.count(studentId));
+        List<Series> inOrder = series.values().stream()
+                .sorted(Comparator.comparingInt(ThreadService::rank))
+                .toList();
+        return new ThreadView(inOrder, knots, lessons.count(studentId));
+    }
+
+    /** Tallies, then readings, then measured balls. */
+    private static int rank(Series series) {
+        if (series.id().contains(":")) return 0;
+        return series.tries().equals(Changes.SWINGS) ? 1 : 2;
     }
 
     private static List<ShotSummary> of(List<ShotSummary> balls, Stage stage) {
@@ -114,7 +124,7 @@ class ThreadService {
             // A result that never turned up is no story; once it has, its zeros are part of it.
             if (hits == 0 && !series.containsKey(id)) continue;
             String better = Aim.of(result).orElseThrow().id();
-            series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", "balls", better, null));
+            series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", Changes.BALLS, better, null));
             points.put(id, point(Estimate.of(new Count(hits, balls)), balls, Optional.empty()));
         }
         for (Reading reading : seen.readings()) {
@@ -127,7 +137,7 @@ class ThreadService {
                                 id,
                                 said.label(reading) + " (" + reading.source().id() + ")",
                                 reading.measure().quantity().unit(),
-                                "swings",
+                                Changes.SWINGS,
                                 null,
                                 target.map(TargetView::of).orElse(null)));
                 points.put(id, point(estimate, reading.swings(), target));
@@ -142,7 +152,7 @@ class ThreadService {
                             id,
                             one.figure().label() + (one.club().isEmpty() ? "" : ", " + one.club()),
                             one.figure().unit(),
-                            "balls",
+                            Changes.BALLS,
                             better,
                             null));
             points.put(

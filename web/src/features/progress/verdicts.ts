@@ -1,0 +1,47 @@
+import type { Progress } from "@/api/types";
+
+export type Change = Progress["changes"][number];
+type Comparison = Change["comparison"];
+
+const VERDICT: Record<string, string> = {
+  better: "better",
+  worse: "worse",
+  "cannot-tell": "cannot tell yet",
+};
+const ORDER = ["better", "worse", "cannot-tell"];
+
+export const verdictSaid = (comparison: Comparison) => VERDICT[comparison.verdict] ?? comparison.verdict;
+
+export const told = (comparison: Comparison) => comparison.verdict !== "cannot-tell";
+
+/** What concerns the work first, then what can be told. */
+export function inOrder(changes: Change[]): Change[] {
+  return [...changes].sort(
+    (a, b) =>
+      Number(b.concerns) - Number(a.concerns) ||
+      ORDER.indexOf(a.comparison.verdict) - ORDER.indexOf(b.comparison.verdict),
+  );
+}
+
+/** A difference with its interval; shares of balls in per cent. */
+export function differenceSaid({ comparison, unit }: Change): string {
+  const balls = unit === "balls";
+  const shown = (n: number) => signed(balls ? n * 100 : n);
+  return `${shown(comparison.difference)} (${shown(comparison.low)} to ${shown(comparison.high)}) ${balls ? "%" : unit}`;
+}
+
+/** How far from where it should be. */
+export function distanceSaid(distance: Change["distance"], unit: string): string {
+  if (!distance) return "";
+  const where = distance.where === "across" ? ", too uncertain to be sure" : "";
+  if (distance.value === 0) return `on target${where}`;
+  return `${tenth(Math.abs(distance.value))} ${unit} ${distance.value > 0 ? "above" : "below"} target${where}`;
+}
+
+export function tenth(number: number): string {
+  return String(Math.round(number * 10) / 10).replace("-", "−");
+}
+
+function signed(number: number): string {
+  return Math.round(number * 10) > 0 ? `+${tenth(number)}` : tenth(number);
+}

@@ -1,0 +1,102 @@
+import type { Catalogue, Lesson, Progress, StoredPlan, Thread } from "@/api/types";
+import { longDay } from "@/ui/dates";
+import { sheetOf } from "../plan/sheetShape";
+import { mostTold, type Series } from "../progress/threadShape";
+import { inOrder, told } from "../progress/verdicts";
+
+export type Report = {
+  student: string;
+  day: string;
+  /** What is worked on, each with what it is in plain words. */
+  faults: { name: string; what: string }[];
+  practised: string;
+  passed: string[];
+  /** What changed and can be told, what concerns the work first. */
+  changes: { name: string; said: string }[];
+  /** Said where more was measured than is listed. */
+  rest?: string;
+  thread?: { thread: Thread; series: Series };
+  next?: { until: string; days: string; steps: string[]; before?: string; after?: string };
+  cautions: string[];
+};
+
+const MOST_CHANGES = 6;
+const MOST_STEPS = 3;
+
+/** One page for the student or a parent, from what is known of a lesson. */
+export function reportOf(
+  lesson: Lesson,
+  progress: Progress,
+  plan: StoredPlan | undefined,
+  thread: Thread,
+  catalogue: Catalogue,
+): Report {
+  const faults = lesson.focus.length > 0 ? lesson.focus : progress.worked;
+  const series = thread.series.find((s) => s.id === mostTold(thread));
+  const upTo = thread.knots.findIndex((k) => k.lessonId === lesson.id);
+  return {
+    student: lesson.studentName,
+    day: longDay(lesson.heldOn),
+    faults: catalogue.faults
+      .filter((f) => faults.includes(f.id))
+      .map((f) => ({ name: f.label, what: f.what })),
+    practised: practised(progress),
+    passed: progress.promised
+      .filter((p) => p.standing === "passed")
+      .map((p) => `${rungOf(catalogue, p.rung)}: ${catalogue.drills[p.drill]?.name ?? p.drill}`),
+    changes: telling(progress.changes, series?.id),
+    rest: restOf(progress.changes, series?.id),
+    thread:
+      series && thread.knots.length > 0
+        ? { thread: { ...thread, knots: upTo < 0 ? thread.knots : thread.knots.slice(0, upTo + 1) }, series }
+        : undefined,
+    next: plan && plan.plan.days.length > 0 ? next(lesson, plan, catalogue) : undefined,
+    cautions: plan?.plan.cautions ?? [],
+  };
+}
+
+/** What can be told, and what the thread shows whether it can be told or not. */
+function telling(changes: Progress["changes"], shown?: string): Report["changes"] {
+  return inOrder(changes)
+    .filter((c) => told(c.comparison) || c.id === shown)
+    .slice(0, MOST_CHANGES)
+    .map((c) => ({ name: capital(c.label), said: c.said }));
+}
+
+function restOf(changes: Progress["changes"], shown?: string): string | undefined {
+  const listed = telling(changes, shown).length;
+  if (changes.length === listed) return undefined;
+  return listed === 0
+    ? "Nothing that was measured changed by more than chance."
+    : "Nothing else that was measured changed by more than chance.";
+}
+
+function practised({ since, done }: Progress): string {
+  if (!since) return "This was the first lesson.";
+  if (!done) return `Since ${longDay(since)} no practice was planned.`;
+  const share = done.plannedReps > 0 ? ` (${Math.round((100 * done.doneReps) / done.plannedReps)} %)` : "";
+  return `Since ${longDay(since)}: ${done.doneDays} of ${done.plannedDays} days, ${done.doneReps} of ${done.plannedReps} repetitions${share}.`;
+}
+
+function capital(text: string): string {
+  return text.charAt(0).toUpperCase() + text.slice(1);
+}
+
+function rungOf(catalogue: Catalogue, id: string): string {
+  return catalogue.rungs.find((r) => r.id === id)?.label ?? id;
+}
+
+function next(lesson: Lesson, plan: StoredPlan, catalogue: Catalogue): Report["next"] {
+  const { days, route, totals } = plan.plan;
+  const sheet = sheetOf(lesson, plan, catalogue);
+  return {
+    until: longDay(plan.nextLesson),
+    days: `${days.length} days of about ${Math.round(totals.minutes / days.length)} minutes, ${totals.reps} repetitions, ${totals.balls} of them balls.`,
+    steps: route
+      .filter((step) => step.gate)
+      .slice(0, MOST_STEPS)
+      .map((step) => `${rungOf(catalogue, step.rung)}: ${catalogue.drills[step.drill]?.name ?? step.drill}`),
+    before: sheet.card?.before,
+    after: sheet.card?.after,
+  };
+}

@@ -1,0 +1,96 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { FileUp, Trash2 } from "lucide-react";
+import { type ChangeEvent, useRef, useState } from "react";
+import { api } from "@/api/client";
+import { queries } from "@/api/queries";
+import { Button } from "@/ui/Button";
+import { IconButton } from "@/ui/IconButton";
+import { Failed } from "@/ui/Notice";
+import type { MomentName } from "../lesson/changes";
+import { type Picked, ShotFileSheet } from "./ShotFileSheet";
+
+/** Measured balls of one moment: files taken in, each taken out again as a whole. */
+export function ShotsPanel({
+  lessonId,
+  studentId,
+  moment,
+}: {
+  lessonId: string;
+  studentId: string;
+  moment: MomentName;
+}) {
+  const client = useQueryClient();
+  const input = useRef<HTMLInputElement>(null);
+  const files = useQuery(queries.shotFiles(lessonId));
+  const [picked, setPicked] = useState<Picked>();
+  const changed = () => {
+    client.invalidateQueries({ queryKey: queries.shotFiles(lessonId).queryKey });
+    client.invalidateQueries({ queryKey: queries.progress(lessonId).queryKey });
+    client.invalidateQueries({ queryKey: ["students", studentId] });
+  };
+  const remove = useMutation({
+    mutationFn: (id: string) => api.delete(`/api/shot-files/${id}`),
+    onSuccess: changed,
+  });
+  const pick = async (event: ChangeEvent<HTMLInputElement>) => {
+    const file = event.target.files?.[0];
+    event.target.value = "";
+    if (file) setPicked({ name: file.name, text: await file.text(), at: event.timeStamp });
+  };
+  const shown = files.data?.filter((f) => f.stage === moment) ?? [];
+  return (
+    <section aria-labelledby="measured" className="grid justify-items-start gap-2">
+      <h2 id="measured">Measured balls</h2>
+      {shown.length > 0 && (
+        <ul className="w-full">
+          {shown.map((file) => (
+            <li key={file.id} className="border-line flex items-center gap-3 border-b">
+              <span>
+                {file.name}: <strong>{file.balls} balls</strong>
+              </span>
+              <span className="ml-auto">
+                <IconButton
+                  label={`Take ${file.name} out again`}
+                  disabled={remove.isPending}
+                  onClick={() => remove.mutate(file.id)}
+                >
+                  <Trash2 aria-hidden className="size-4" />
+                </IconButton>
+              </span>
+            </li>
+          ))}
+        </ul>
+      )}
+      {remove.isError && <Failed error={remove.error} />}
+      <div className="flex flex-wrap items-center gap-3">
+        <Button onClick={() => input.current?.click()}>
+          <FileUp aria-hidden className="size-5" /> From a file
+        </Button>
+        <input
+          ref={input}
+          type="file"
+          accept=".csv,.txt,.tsv,text/csv"
+          aria-label="File of measured balls"
+          className="sr-only"
+          tabIndex={-1}
+          onChange={pick}
+        />
+        <a href={`/api/students/${studentId}/bay.csv?balls=20`} download className="text-soft text-sm">
+          No bay at hand? A simulated one makes a file.
+        </a>
+      </div>
+      {picked && (
+        <ShotFileSheet
+          lessonId={lessonId}
+          moment={moment}
+          picked={picked}
+          onTaken={() => {
+            setPicked(undefined);
+            changed();
+          }}
+          onClose={() => setPicked(undefined)}
+        />
+      )}
+    </section>
+  );
+}
