@@ -52,7 +52,8 @@ export function SinceLast({
           Less than half was practised: what has not changed is no word against the drill.
         </p>
       )}
-      {proposal && (
+      {/* Before today is measured there is nothing to decide on. */}
+      {proposal && changes.length > 0 && (
         <ProposalPanel lessonId={lessonId} proposal={proposal} worked={worked} catalogue={catalogue} />
       )}
       {changes.length === 0 ? (

@@ -88,6 +88,8 @@ class JourneyTest {
                 .as("a day done counts as due")
                 .isEqualTo(1);
         assertThat(progress.at("/done/doneDays").asInt()).isEqualTo(1);
+        assertThat(progress.path("promised")).as("what was tried").hasSize(1);
+        assertThat(progress.at("/promised/0/standing").asString()).isEqualTo("stay");
         JsonNode slice = progress.path("changes")
                 .valueStream()
                 .filter(c -> c.path("id").asString().equals("flight:slice"))

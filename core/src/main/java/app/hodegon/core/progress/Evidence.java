@@ -9,16 +9,20 @@ import java.util.Optional;
  * @param told the measures and tallies that belong to what was worked on
  * @param newResults bad ball results that the earlier lesson had not and this one has beyond chance, by name
  * @param shareDone reps done of those planned, 0 to 1 and more; empty where nothing was planned
- * @param gates gates of the plan
+ * @param due gates that half of such students would have passed by now, and those that are passed
  * @param passed how many of them are passed
+ * @param ended whether every gate of the way up is passed
+ * @param gone whether today's diagnosis finds all that was worked on unlikely
  * @param stopped names of drills that hurt and are stopped
  */
 public record Evidence(
         List<Told> told,
         List<String> newResults,
         Optional<Double> shareDone,
-        int gates,
+        int due,
         int passed,
+        boolean ended,
+        boolean gone,
         List<String> stopped) {
 
     /**
@@ -33,6 +37,6 @@ public record Evidence(
         told = List.copyOf(told);
         newResults = List.copyOf(newResults);
         stopped = List.copyOf(stopped);
-        if (passed < 0 || passed > gates) throw new IllegalArgumentException("passed must be 0 to " + gates + ".");
+        if (passed < 0 || passed > due) throw new IllegalArgumentException("passed must be 0 to " + due + ".");
     }
 }

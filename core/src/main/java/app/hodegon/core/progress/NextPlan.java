@@ -28,13 +28,19 @@ public final class NextPlan {
      *
      * @param worked what the last lesson chose, one or two
      * @param now today's diagnosis
+     * @param ended whether the way up of the last plan is ended; else its first fault is kept up beside the next one
      */
-    public static List<Fault> focus(Kind kind, List<Fault> worked, Diagnosis now) {
+    public static List<Fault> focus(Kind kind, List<Fault> worked, Diagnosis now, boolean ended) {
         return switch (kind) {
-            case ADVANCE -> next(worked, now).map(List::of).orElse(worked);
+            case ADVANCE ->
+                next(worked, now).map(next -> before(next, worked, ended)).orElse(worked);
             case SMALLER_PLAN -> worked.subList(0, 1);
             default -> worked;
         };
+    }
+
+    private static List<Fault> before(Fault next, List<Fault> worked, boolean ended) {
+        return ended ? List.of(next) : List.of(next, worked.get(0));
     }
 
     /** The second fault while it is not ruled out, else the next one down the chain, else what today shows. */

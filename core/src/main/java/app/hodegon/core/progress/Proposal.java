@@ -6,6 +6,7 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /**
  * What to do next, from what was kept and what was practised. The first rule that holds decides; the coach decides over
@@ -78,12 +79,12 @@ public record Proposal(Kind kind, List<String> because) {
                 named(e, t -> t.gain().filter(v -> v == Verdict.BETTER).isPresent());
         boolean measured = e.told().stream().anyMatch(t -> t.kept().isPresent());
         String practised = practised(e.shareDone());
-        String gates = e.passed() + " of " + e.gates() + " gates passed.";
+        String gates = gates(e);
 
         if (!e.stopped().isEmpty()) {
             return because(
                     Kind.STOP_AND_REFER,
-                    list(e.stopped()) + " hurt and is stopped.",
+                    String.join(", ", e.stopped()) + " hurt and is stopped.",
                     "Pain that stays goes to a doctor or physiotherapist before the ball flight is worked on.");
         }
         if (!worse.isEmpty() || !e.newResults().isEmpty()) {
@@ -99,8 +100,11 @@ public record Proposal(Kind kind, List<String> because) {
         }
         if (!better.isEmpty()) {
             String kept = "Better and kept: " + list(better) + ".";
-            return e.passed() == e.gates()
-                    ? because(Kind.ADVANCE, kept, gates)
+            if (e.passed() == e.due() && e.ended()) {
+                return because(Kind.ADVANCE, kept, gates, "The way up is ended.");
+            }
+            return e.passed() == e.due() && e.gone()
+                    ? because(Kind.ADVANCE, kept, gates, "What was worked on is unlikely on what was seen today.")
                     : because(Kind.GO_ON, kept, gates, "The way up is not ended yet.");
         }
         if (e.shareDone().filter(share -> share < TOO_LITTLE).isPresent()) {
@@ -135,12 +139,21 @@ public record Proposal(Kind kind, List<String> because) {
         return evidence.told().stream().filter(which).map(Told::name).toList();
     }
 
+    private static String gates(Evidence e) {
+        if (e.due() == 0) return "No gate was due yet.";
+        return e.passed() + " of " + e.due() + (e.due() == 1 ? " gate" : " gates") + " due by now passed.";
+    }
+
     private static String practised(Optional<Double> share) {
         return share.map(s -> "Practised " + Math.round(100 * s) + " % of the reps planned.")
                 .orElse("No practice was planned.");
     }
 
     private static String list(List<String> names) {
-        return String.join(", ", names);
+        return names.stream().map(Proposal::inASentence).collect(Collectors.joining("; "));
+    }
+
+    private static String inASentence(String name) {
+        return Character.toLowerCase(name.charAt(0)) + name.substring(1);
     }
 }

@@ -34,24 +34,32 @@ class NextPlanTest {
     @Test
     void advancingTakesTheNextFaultDownTheChainThatIsStillThere() {
         Diagnosis late = seeing(true, Sign.WEIGHT_LATE);
-        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), late)).containsExactly(Fault.LATE_RECENTRE);
-        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY, Fault.LATE_RECENTRE), late))
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), late, true))
+                .containsExactly(Fault.LATE_RECENTRE);
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY, Fault.LATE_RECENTRE), late, true))
                 .as("the second fault of the last lesson goes first")
                 .containsExactly(Fault.LATE_RECENTRE);
     }
 
     @Test
+    void aWayUpThatIsNotEndedIsKeptUpBesideTheNextFault() {
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), seeing(true, Sign.WEIGHT_LATE), false))
+                .containsExactly(Fault.LATE_RECENTRE, Fault.SWAY);
+    }
+
+    @Test
     void withNothingLeftToTakeItGoesOnWithTheSame() {
         Diagnosis sound = seeing(false, Sign.values());
-        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), sound)).containsExactly(Fault.SWAY);
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), sound, true))
+                .containsExactly(Fault.SWAY);
     }
 
     @Test
     void aSmallerPlanKeepsTheFirstFaultAndTheOthersBoth() {
         Diagnosis any = seeing(true, Sign.WEIGHT_LATE);
         List<Fault> two = List.of(Fault.SWAY, Fault.LEAD_FOOT_SPIN);
-        assertThat(NextPlan.focus(Kind.SMALLER_PLAN, two, any)).containsExactly(Fault.SWAY);
-        assertThat(NextPlan.focus(Kind.SAME_RUNG, two, any)).isEqualTo(two);
+        assertThat(NextPlan.focus(Kind.SMALLER_PLAN, two, any, true)).containsExactly(Fault.SWAY);
+        assertThat(NextPlan.focus(Kind.SAME_RUNG, two, any, true)).isEqualTo(two);
     }
 
     @ParameterizedTest

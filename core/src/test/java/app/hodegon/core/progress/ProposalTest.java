@@ -21,6 +21,8 @@ class ProposalTest {
                 Optional.ofNullable(share),
                 3,
                 passed,
+                passed == 3,
+                false,
                 List.of());
     }
 
@@ -54,6 +56,8 @@ class ProposalTest {
                 Optional.of(1.0),
                 2,
                 2,
+                true,
+                true,
                 List.of("Disc turn"));
         Proposal proposal = Proposal.of(hurt);
         assertThat(proposal.kind()).isEqualTo(Kind.STOP_AND_REFER);
@@ -68,6 +72,8 @@ class ProposalTest {
                 Optional.of(1.0),
                 2,
                 2,
+                true,
+                true,
                 List.of());
         assertThat(Proposal.of(shanks).kind()).isEqualTo(Kind.LOOK_AGAIN);
         assertThat(Proposal.of(shanks).because()).contains("New since the last lesson: shank.");
@@ -79,6 +85,20 @@ class ProposalTest {
                         .because())
                 .contains("Practised 20 % of the reps planned.")
                 .anyMatch(reason -> reason.contains("did not happen"));
+    }
+
+    @Test
+    void aWayUpNotEndedAdvancesOnceTheFaultIsGoneAndWhatWasDueIsPassed() {
+        List<Told> better = List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.BETTER)));
+        assertThat(kind(better, 2, 2, true)).isEqualTo(Kind.ADVANCE);
+        assertThat(kind(better, 2, 1, true)).as("a gate was due").isEqualTo(Kind.GO_ON);
+        assertThat(kind(better, 2, 2, false)).as("the fault still shows").isEqualTo(Kind.GO_ON);
+        assertThat(kind(better, 0, 0, true)).as("none was due").isEqualTo(Kind.ADVANCE);
+    }
+
+    private static Kind kind(List<Told> told, int due, int passed, boolean gone) {
+        return Proposal.of(new Evidence(told, List.of(), Optional.of(0.9), due, passed, false, gone, List.of()))
+                .kind();
     }
 
     @Test

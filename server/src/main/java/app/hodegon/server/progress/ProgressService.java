@@ -1,5 +1,7 @@
 package app.hodegon.server.progress;
 
+import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.Standing;
@@ -73,6 +75,8 @@ class ProgressService {
      * What lies between a lesson and the last one measured before it.
      *
      * @param plan of the earlier lesson, as the student had it
+     * @param promised gates of that plan that were due or tried
+     * @param ended whether all its gates are passed
      * @param kept first balls against first balls
      * @param gained the same within the earlier lesson, by id
      * @param proposal what follows; empty where nothing was worked on
@@ -83,6 +87,7 @@ class ProgressService {
             Optional<PlanHead> plan,
             Optional<Done> done,
             List<Promised> promised,
+            boolean ended,
             List<Change> kept,
             Map<String, Change> gained,
             Map<String, Change> lost,
@@ -136,20 +141,24 @@ class ProgressService {
         Changes after = new Changes(end, today, now.approach().school(), concern, said);
         List<Change> kept = changes.list();
         Map<String, Change> gained = byId(within.list());
-        List<Promised> promised = plan.map(p -> promised(now.studentId(), p)).orElse(List.of());
+        List<Gated> gates = plan.map(p -> gated(now.studentId(), p)).orElse(List.of());
         return new Since(
                 then,
                 now,
                 plan,
                 done,
-                promised,
+                gates.stream()
+                        .filter(g -> g.due(now.heldOn()) || g.standing().isPresent())
+                        .map(Gated::view)
+                        .toList(),
+                !gates.isEmpty() && gates.stream().allMatch(Gated::passed),
                 kept,
                 gained,
                 byId(after.list()),
                 changes.notCompared(),
                 then.focus().isEmpty()
                         ? Optional.empty()
-                        : Optional.of(Proposal.of(evidence(coach, now.studentId(), done, promised, kept, gained))));
+                        : Optional.of(Proposal.of(evidence(coach, then, now, done, gates, kept, gained))));
     }
 
     private static Map<String, Change> byId(List<Change> changes) {
@@ -160,32 +169,46 @@ class ProgressService {
         return new Moment(stage == Stage.BEFORE ? lesson.before() : lesson.after(), shots.ofMoment(lesson.id(), stage));
     }
 
-    private List<Promised> promised(UUID student, PlanHead plan) {
+    /** The gates of a plan with where the student stands on them now. */
+    private List<Gated> gated(UUID student, PlanHead plan) {
         Ladder ladder = practice.ladder(student);
         return plans.ofStudent(student, plan.id()).stream()
                 .flatMap(p -> p.plan().route().stream())
                 .filter(step -> step.gate() != null)
-                .map(step -> promised(step, ladder))
+                .map(step -> new Gated(step, ladder.on(step.id()).map(Ladder.RungState::standing)))
                 .toList();
     }
 
-    private static Promised promised(StepView step, Ladder ladder) {
-        return new Promised(
-                step.fault(),
-                step.rung(),
-                step.drill(),
-                step.chance(),
-                ladder.on(step.id()).map(state -> state.standing().id()).orElse(null));
+    private record Gated(StepView step, Optional<Standing> standing) {
+
+        boolean passed() {
+            return standing.filter(s -> s == Standing.PASSED).isPresent();
+        }
+
+        /** Half of such students would have passed it by then. */
+        boolean due(LocalDate day) {
+            return passed() || step.likelyOn() != null && !step.likelyOn().isAfter(day);
+        }
+
+        Promised view() {
+            return new Promised(
+                    step.fault(),
+                    step.rung(),
+                    step.drill(),
+                    step.chance(),
+                    standing.map(Standing::id).orElse(null));
+        }
     }
 
     private Evidence evidence(
             Account coach,
-            UUID student,
+            StoredLesson then,
+            StoredLesson now,
             Optional<Done> done,
-            List<Promised> promised,
+            List<Gated> gates,
             List<Change> kept,
             Map<String, Change> gained) {
-        DrillLibrary library = plans.library(coach.id());
+        List<Gated> due = gates.stream().filter(g -> g.due(now.heldOn())).toList();
         return new Evidence(
                 told(kept, gained),
                 kept.stream()
@@ -193,13 +216,24 @@ class ProgressService {
                         .map(Change::label)
                         .toList(),
                 done.filter(d -> d.plannedReps() > 0).map(d -> (double) d.doneReps() / d.plannedReps()),
-                promised.size(),
-                (int) promised.stream()
-                        .filter(p -> Standing.PASSED.id().equals(p.standing()))
-                        .count(),
-                practice.stopped(student).stream()
-                        .map(id -> library.has(id) ? library.drill(id).name() : id)
-                        .toList());
+                due.size(),
+                (int) due.stream().filter(Gated::passed).count(),
+                !gates.isEmpty() && gates.stream().allMatch(Gated::passed),
+                gone(coach, then, now),
+                stopped(coach, now.studentId()));
+    }
+
+    /** Whether what was worked on is unlikely on what is seen today. */
+    private boolean gone(Account coach, StoredLesson then, StoredLesson now) {
+        Diagnosis diagnosis = lessons.diagnose(now, students.ofCoach(coach, now.studentId()));
+        return then.focus().stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY);
+    }
+
+    private List<String> stopped(Account coach, UUID student) {
+        DrillLibrary library = plans.library(coach.id());
+        return practice.stopped(student).stream()
+                .map(id -> library.has(id) ? library.drill(id).name() : id)
+                .toList();
     }
 
     private static List<Told> told(List<Change> kept, Map<String, Change> gained) {

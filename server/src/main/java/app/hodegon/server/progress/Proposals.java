@@ -107,7 +107,10 @@ public class Proposals {
         StoredLesson now = since.now();
         if (now.focus().isEmpty()) {
             List<Fault> focus = NextPlan.focus(
-                    kind, since.then().focus(), lessons.diagnose(now, students.ofCoach(coach, now.studentId())));
+                    kind,
+                    since.then().focus(),
+                    lessons.diagnose(now, students.ofCoach(coach, now.studentId())),
+                    since.ended());
             lessons.decide(
                     coach,
                     now.id(),

@@ -7,6 +7,7 @@ import static app.hodegon.server.db.Tables.SHOT_SHAPE;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.impl.DSL.avg;
 import static org.jooq.impl.DSL.count;
+import static org.jooq.impl.DSL.insertInto;
 import static org.jooq.impl.DSL.stddevSamp;
 import static org.jooq.impl.DSL.val;
 
@@ -23,7 +24,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
-import java.util.stream.IntStream;
+import org.jooq.BatchBindStep;
 import org.jooq.DSLContext;
 import org.jooq.TableField;
 import org.springframework.stereotype.Repository;
@@ -48,10 +49,11 @@ class ShotRepository {
                 .set(SHOT_FILE.NAME, name)
                 .set(SHOT_FILE.TAKEN_AT, OffsetDateTime.now(clock))
                 .execute();
-        db.batchInsert(IntStream.range(0, shots.size())
-                        .mapToObj(i -> row(id, i, shots.get(i)))
-                        .toList())
-                .execute();
+        // One statement bound for every ball: records would each be rendered anew.
+        BatchBindStep balls = db.batch(insertInto(SHOT, SHOT.fields()).values(new Object[SHOT.fields().length]));
+        for (int i = 0; i < shots.size(); i++)
+            balls = balls.bind(row(id, i, shots.get(i)).intoArray());
+        balls.execute();
         return id;
     }
 
@@ -104,6 +106,8 @@ class ShotRepository {
     }
 
     void remove(UUID file) {
+        // In one statement: left to the key's cascade it goes ball by ball.
+        db.deleteFrom(SHOT).where(SHOT.FILE_ID.eq(file)).execute();
         db.deleteFrom(SHOT_FILE).where(SHOT_FILE.ID.eq(file)).execute();
     }
 

@@ -1,0 +1,96 @@
+import { cleanup, screen } from "@testing-library/react";
+import { afterEach, describe, expect, it, vi } from "vitest";
+import type { Progress, Thread } from "@/api/types";
+import { CATALOGUE, LESSON, meWith, block, serve, show } from "@/testing/fixtures";
+import ReportPage from "./ReportPage";
+import { reportOf } from "./reportShape";
+
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+const change = (
+  id: string,
+  label: string,
+  verdict: string,
+  concerns = true,
+): Progress["changes"][number] => ({
+  id,
+  label,
+  unit: "balls",
+  tries: "balls",
+  then: "6 of 10",
+  now: "1 of 10",
+  concerns,
+  comparison: { difference: -0.5, low: -0.75, high: -0.08, verdict },
+  said: `${label} said.`,
+});
+
+const PROGRESS: Progress = {
+  since: "2026-11-17",
+  sinceLesson: "l0",
+  worked: ["sway"],
+  done: { plannedDays: 8, doneDays: 3, plannedReps: 600, doneReps: 210 },
+  promised: [
+    { fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed" },
+    { fault: "sway", rung: "rehearse", drill: "disc-turn", chance: 0.6 },
+  ],
+  changes: [
+    change("strike:fat", "fat", "cannot-tell"),
+    change("flight:slice", "slice", "cannot-tell"),
+    change("drift", "pelvis travel", "better"),
+  ],
+  notes: [],
+};
+
+const point = (value: number) => ({ value, low: value, high: value, of: 10 });
+const THREAD: Thread = {
+  all: 3,
+  series: [{ id: "flight:slice", label: "Balls: slice", unit: "%", tries: "balls", better: "lower" }],
+  knots: ["l0", "l1", "l2"].map((lessonId, i) => ({
+    lessonId,
+    heldOn: `2026-11-${17 + i}`,
+    focus: [],
+    before: { "flight:slice": point(60 - i) },
+    after: {},
+  })),
+};
+
+describe("a report", () => {
+  const plan = meWith([block({ kind: "main", sets: 4 })]).plan!;
+  const report = reportOf(LESSON, PROGRESS, plan, THREAD, CATALOGUE);
+
+  it("says what can be told, and of the rest what the thread shows", () => {
+    expect(report.changes.map((c) => c.name)).toEqual(["Pelvis travel", "Slice"]);
+    expect(report.rest).toMatch(/^Nothing else/);
+    expect(report.passed).toEqual(["Feel: Disc turn"]);
+    expect(report.practised).toContain("3 of 8 days, 210 of 600 repetitions (35 %)");
+  });
+
+  it("ends its thread with this lesson", () => {
+    expect(report.thread?.thread.knots.map((k) => k.lessonId)).toEqual(["l0", "l1"]);
+  });
+
+  it("has no word on a next plan where there is none", () => {
+    expect(reportOf(LESSON, PROGRESS, undefined, THREAD, CATALOGUE).next).toBeUndefined();
+    const first = { worked: [], promised: [], changes: [], notes: [] };
+    const { practised, rest } = reportOf(LESSON, first, undefined, THREAD, CATALOGUE);
+    expect(practised).toBe("This was the first lesson.");
+    expect(rest).toBeUndefined();
+  });
+
+  it("is shown as one page, before there is a plan as well", async () => {
+    serve({
+      "GET /api/lessons/l1": LESSON,
+      "GET /api/lessons/l1/progress": PROGRESS,
+      "GET /api/students/s1/thread?last=500": THREAD,
+      "GET /api/catalogue?hand=right": CATALOGUE,
+    });
+    show(<ReportPage />, { path: "/lessons/:id/report", at: "/lessons/l1/report" });
+    expect(await screen.findByRole("heading", { name: "Ferris Dunmore" })).toBeTruthy();
+    expect(screen.getByText("pelvis travel said.", { exact: false })).toBeTruthy();
+    expect(screen.getByRole("img", { name: /Balls: slice/ })).toBeTruthy();
+    expect(screen.queryByText(/What to do until/)).toBeNull();
+  });
+});
