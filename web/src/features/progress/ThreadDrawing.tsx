@@ -155,7 +155,7 @@ function KnotMark({
         tabIndex: 0,
         "aria-pressed": chosen,
         "aria-label": `Readings of ${shortDay(knot.heldOn)}`,
-        className: "cursor-pointer",
+        className: "knot cursor-pointer",
         onClick: onChoose,
         onKeyDown: (e) => (e.key === "Enter" || e.key === " ") && (e.preventDefault(), onChoose()),
       })}

@@ -15,7 +15,6 @@ const LINK =
 /** A student's whole record: out as files, or erased. */
 export function RecordTools({ studentId, name }: { studentId: string; name: string }) {
   const [erasing, setErasing] = useState(false);
-  const file = name.toLowerCase().replace(/\s+/g, "-");
   return (
     <section aria-labelledby="record" className="border-line grid gap-3 border-t pt-5">
       <h2 id="record">The record</h2>
@@ -24,10 +23,10 @@ export function RecordTools({ studentId, name }: { studentId: string; name: stri
         in on another installation.
       </p>
       <div className="flex flex-wrap items-center gap-3">
-        <a className={LINK} href={`/api/students/${studentId}/record`} download={`${file}.json`}>
+        <a className={LINK} href={`/api/students/${studentId}/record`} download>
           As one file (JSON)
         </a>
-        <a className={LINK} href={`/api/students/${studentId}/record.zip`} download={`${file}.zip`}>
+        <a className={LINK} href={`/api/students/${studentId}/record.zip`} download>
           As tables (CSV)
         </a>
         <a className="text-soft text-sm" href="/api/records/schema">

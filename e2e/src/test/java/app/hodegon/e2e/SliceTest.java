@@ -168,6 +168,7 @@ class SliceTest {
 
     private static void teachNextLesson(Page coach) {
         button(coach, "Begin a lesson").click();
+        button(coach, "To today's first balls").click();
         assertThat(coach.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         type(coach, "aaaaaaaaaaaaaaaaasssccccccccccccccccg");

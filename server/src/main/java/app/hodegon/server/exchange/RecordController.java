@@ -2,6 +2,7 @@ package app.hodegon.server.exchange;
 
 import app.hodegon.server.account.Account;
 import app.hodegon.server.exchange.RecordSection.Column;
+import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
@@ -17,6 +18,7 @@ import java.util.zip.ZipEntry;
 import java.util.zip.ZipOutputStream;
 import org.apache.commons.csv.CSVFormat;
 import org.apache.commons.csv.CSVPrinter;
+import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.MediaType;
@@ -37,9 +39,11 @@ import tools.jackson.databind.JsonNode;
 class RecordController {
 
     private final Records records;
+    private final Students students;
 
-    RecordController(Records records) {
+    RecordController(Records records, Students students) {
         this.records = records;
+        this.students = students;
     }
 
     record Taken(@NotNull UUID id, @NotNull String name) {}
@@ -49,8 +53,17 @@ class RecordController {
     @GetMapping("/students/{id}/record")
     ResponseEntity<JsonNode> file(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"record.json\"")
+                .header(HttpHeaders.CONTENT_DISPOSITION, named(coach, id, ".json"))
                 .body(records.file(coach, id));
+    }
+
+    /** A download under the student's name. */
+    private String named(Account coach, UUID id, String ending) {
+        String name = students.ofCoach(coach, id).name().toLowerCase().replaceAll("\\s+", "-");
+        return ContentDisposition.attachment()
+                .filename(name + ending, StandardCharsets.UTF_8)
+                .build()
+                .toString();
     }
 
     /** A CSV file for each section, the same columns as in the JSON. */
@@ -73,7 +86,7 @@ class RecordController {
         }
         return ResponseEntity.ok()
                 .contentType(MediaType.valueOf("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"record.zip\"")
+                .header(HttpHeaders.CONTENT_DISPOSITION, named(coach, id, ".zip"))
                 .body(bytes.toByteArray());
     }
 
