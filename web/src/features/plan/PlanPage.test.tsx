@@ -166,7 +166,7 @@ describe("the plan page", () => {
     );
     fireEvent.click(screen.getByRole("button", { name: "Undo" }));
     await waitFor(() => expect(terms(calls).edits?.dropped).toEqual([]));
-    expect(await screen.findByText(/One change of yours/)).toBeTruthy();
+    expect(await screen.findByText(/One change to the planner/)).toBeTruthy();
   });
 
   it("shows which rule a change would break and keeps the plan", async () => {

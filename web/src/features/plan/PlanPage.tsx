@@ -108,7 +108,8 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
       )}
       {plan && edited > 0 && (
         <p className="no-print flex flex-wrap items-center gap-3">
-          {edited === 1 ? "One change" : `${edited} changes`} of yours {edited === 1 ? "is" : "are"} kept.
+          {edited === 1 ? "One change" : `${edited} changes`} to the planner's own{" "}
+          {edited === 1 ? "is" : "are"} kept.
           <Button weight="quiet" disabled={work.busy} onClick={() => work.apply(planners(plan.terms))}>
             Back to the planner's own
           </Button>

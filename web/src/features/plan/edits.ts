@@ -9,8 +9,9 @@ export const editsOf = (terms: Terms): Edits => terms.edits ?? NONE;
 
 /** How many decisions of the coach are in it. */
 export function countOf(terms: Terms): number {
-  const { locked, dropped, chosen, skipped } = editsOf(terms);
-  return locked.length + dropped.length + chosen.length + skipped.length;
+  const { locked, dropped, chosen, skipped, shortSets = [] } = editsOf(terms);
+  const edits = [locked, dropped, chosen, skipped, shortSets].reduce((sum, list) => sum + list.length, 0);
+  return edits + (terms.week ? 1 : 0) + (terms.firstFaultOnly ? 1 : 0);
 }
 
 const withEdits = (terms: Terms, edits: Partial<Edits>): Terms => ({

@@ -125,9 +125,9 @@ function Target({
 }
 
 function targetSaid({ low, high }: NonNullable<Series["target"]>, unit: string): string {
-  if (low == null) return `wanted: up to ${high} ${unit}`;
-  if (high == null) return `wanted: at least ${low} ${unit}`;
-  return `wanted: ${low} to ${high} ${unit}`;
+  if (low == null) return `wanted: up to ${tenth(high ?? 0)} ${unit}`;
+  if (high == null) return `wanted: at least ${tenth(low)} ${unit}`;
+  return `wanted: ${tenth(low)} to ${tenth(high)} ${unit}`;
 }
 
 /** The line from one lesson's before to the next one's: what was kept. */

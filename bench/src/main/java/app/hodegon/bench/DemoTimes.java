@@ -21,6 +21,7 @@ final class DemoTimes {
 
     private static final int WARM = 60;
     private static final int RUNS = 200;
+    private static final int SHOTS = 20_000;
     private static final int PORT = 8123;
 
     private final List<String> rows = new ArrayList<>();
@@ -89,7 +90,15 @@ final class DemoTimes {
         time("A student's practice", "GET", "/api/students/" + student + "/practice", null);
         time("A lesson", "GET", lesson, null);
         time("A tap in a lesson: saved and diagnosed", "PUT", lesson + "/entry", entry);
-        time("Since last time", "GET", lesson + "/progress", null);
+        time("Since last time, with the proposal", "GET", lesson + "/progress", null);
+        time(
+                "Two lessons side by side",
+                "GET",
+                "/api/students/" + student + "/compare?first=" + lessons.get(0) + "&second=" + lessons.get(1),
+                null);
+        time("How proposals went", "GET", "/api/proposals", null);
+        time("A student's whole record", "GET", "/api/students/" + student + "/record", null);
+        time("A file of 20,000 measured balls looked at", "POST", lesson + "/shot-files/look", shots());
         time(
                 "A plan drafted, forecast and stored",
                 "PUT",
@@ -107,6 +116,16 @@ final class DemoTimes {
                 {"planId":"%s","day":"%s","edition":1,"blocks":[{"block":0,"fault":"sway","drill":"disc-turn","rung":"feel",
                  "kind":"main","marks":"+++++-+++","noticed":[]}],"balls":{},"note":"","finished":false}""".formatted(
                         found("\"plan\":\\{\"id\":\"([^\"]+)\"", me).get(0), LocalDate.now()));
+    }
+
+    /** As a bay would write them; every thousandth row is broken. */
+    private static String shots() {
+        StringBuilder rows = new StringBuilder("Nr,Club,Carry (m),Side (m),Ball speed (m/s)\\n");
+        for (int i = 1; i <= SHOTS; i++) {
+            String carry = i % 1000 == 0 ? "far" : Integer.toString(120 + i % 30);
+            rows.append("%d,7 iron,%s,%d,%d\\n".formatted(i, carry, i % 25 - 12, 40 + i % 9));
+        }
+        return "{\"text\":\"" + rows + "\",\"columns\":null}";
     }
 
     /** 20 signs, three readings and two tallies. */

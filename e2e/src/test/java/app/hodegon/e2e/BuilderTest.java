@@ -57,11 +57,11 @@ class BuilderTest {
                     .getByRole(AriaRole.BUTTON);
             blocks.first().focus();
             page.keyboard().press("l");
-            assertThat(page.getByText("One change of yours")).isVisible();
+            assertThat(page.getByText("One change to the planner's own")).isVisible();
             assertThat(button(page, "Unlock")).isVisible();
             Browser.checkAccessible(page);
             button(page, "Undo").click();
-            assertThat(page.getByText("One change of yours")).not().isVisible();
+            assertThat(page.getByText("One change to the planner's own")).not().isVisible();
 
             BoundingBox from = blocks.first().boundingBox();
             BoundingBox to = blocks.nth(1).boundingBox();
@@ -70,7 +70,7 @@ class BuilderTest {
             page.mouse().move(to.x + to.width / 2, from.y + from.height / 2);
             page.mouse().up();
             // To a day of another kind the block may not go: the rule is named and nothing changes.
-            assertThat(page.getByText(Pattern.compile("changes of yours|is not possible|would take"))
+            assertThat(page.getByText(Pattern.compile("changes to the planner|is not possible|would take"))
                             .first())
                     .isVisible();
             blocks.last().focus();

@@ -165,6 +165,31 @@ class LessonAfterLessonTest {
                 .refused(422);
     }
 
+    /** 5 of 20 slices, then 12: beyond chance alone, not beyond chance among all that was compared. */
+    @Test
+    void whatLooksWorseAmongManyOverturnsNothing() {
+        String second = nextLesson(5);
+        String third = nextLesson(12);
+        JsonNode seen = progress(third);
+        assertThat(find(seen.path("changes"), "id", "flight:slice")
+                        .at("/comparison/verdict")
+                        .asString())
+                .isEqualTo("worse");
+        assertThat(seen.at("/proposal").isNull())
+                .as("nothing was decided on in the second")
+                .isTrue();
+        coach.put(second + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"seen often\"}")
+                .expect(200);
+        seen = progress(third);
+        assertThat(seen.at("/proposal/kind/id").asString()).isEqualTo("go-on");
+        assertThat(seen.at("/notes/0").asString()).startsWith("slice looks worse; of 3 things compared");
+        coach.put(third + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"seen often\"}")
+                .expect(200);
+        assertThat(progress(nextLesson(20)).at("/proposal/kind/id").asString())
+                .as("12 of 20, then all")
+                .isEqualTo("look-again");
+    }
+
     @Test
     void twoSourcesOfOneMeasureAreNotSetAgainstEachOther() {
         String second = nextLesson(5);

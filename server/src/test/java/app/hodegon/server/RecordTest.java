@@ -38,14 +38,11 @@ class RecordTest {
         coach.coach();
         student.student();
         String id = named(coach, "Bram Ellery");
-        coach.post("/api/lessons/" + lastLesson(coach, id) + "/shot-files", """
-                        {"name":"bay.csv","moment":"before","leaveOut":false,"club":null,
-                         "file":{"text":"Carry (m)\\n120\\n130\\n","columns":null}}""").expect(201);
         JsonNode out = coach.get("/api/students/" + id + "/record").expect(200).body();
         JsonNode thread =
                 coach.get("/api/students/" + id + "/thread").expect(200).body();
         assertThat(out.path("practiceBlock").size()).isGreaterThan(50);
-        assertThat(out.path("shot")).hasSize(2);
+        assertThat(out.path("shot").size()).isGreaterThan(50);
         coach.post("/api/records", out.toString()).refused(409);
 
         coach.post("/api/students/" + id + "/erasure", "{\"name\":\"Bram\"}").refused(422);
@@ -80,14 +77,6 @@ class RecordTest {
                         .asBoolean())
                 .as("an account is not part of the record")
                 .isFalse();
-    }
-
-    private static String lastLesson(Client coach, String student) {
-        JsonNode knots = coach.get("/api/students/" + student + "/thread")
-                .expect(200)
-                .body()
-                .path("knots");
-        return knots.get(knots.size() - 1).path("lessonId").asString();
     }
 
     @ParameterizedTest

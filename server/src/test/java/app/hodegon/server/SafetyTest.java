@@ -50,10 +50,35 @@ class SafetyTest {
         first.get("/api/students/" + other).refused(404);
         first.get("/api/students/" + other + "/thread").refused(404);
         first.post("/api/students/" + other + "/lessons", null).refused(404);
+        first.get("/api/students/" + other + "/record").refused(404);
+        first.get("/api/students/" + other + "/bay.csv").refused(404);
+        JsonNode knots = second.get("/api/students/" + other + "/thread")
+                .expect(200)
+                .body()
+                .path("knots");
+        String lesson = knots.get(0).path("lessonId").asString();
+        first.get("/api/students/" + other + "/compare?first=" + lesson + "&second=" + lesson)
+                .refused(404);
+        first.get("/api/lessons/" + lesson + "/shot-files").refused(404);
+        first.post("/api/lessons/" + lesson + "/shot-files/look", "{\"text\":\"Carry\\n100\"}")
+                .refused(404);
+        first.put("/api/lessons/" + lesson + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+                .refused(404);
+        first.delete("/api/lessons/" + lesson + "/proposal").refused(404);
     }
 
     @ParameterizedTest
-    @ValueSource(strings = {"/api/students/%s", "/api/lessons/%s", "/api/lessons/%s/plan", "/api/lessons/%s/progress"})
+    @ValueSource(
+            strings = {
+                "/api/students/%s",
+                "/api/lessons/%s",
+                "/api/lessons/%s/plan",
+                "/api/lessons/%s/progress",
+                "/api/lessons/%s/shot-files",
+                "/api/students/%s/record",
+                "/api/students/%s/record.zip",
+                "/api/students/%s/bay.csv"
+            })
     void unknownIdsAreNotFoundAndNoIdsAreBadRequests(String path, Client client) {
         client.coach().get(path.formatted(NOBODY)).refused(404);
         client.get(path.formatted("7")).refused(400);

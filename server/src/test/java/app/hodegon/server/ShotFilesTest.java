@@ -1,6 +1,7 @@
 package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -128,10 +129,27 @@ class ShotFilesTest {
         assertThat(carry.at("/spread/verdict").asString()).isEqualTo("better");
         assertThat(carry.path("then").asString()).isEqualTo("120 m (median 120, 20 balls)");
         assertThat(carry.path("said").asString()).contains("closer together");
-        JsonNode thread = coach.get("/api/students/" + begun.student() + "/thread")
+        assertThat(carries()).isEqualTo(131);
+
+        JsonNode profile =
+                coach.get("/api/students/" + begun.student()).expect(200).body().path("profile");
+        coach.put("/api/students/" + begun.student(), profile.toString().replace("\"metric\"", "\"imperial\""))
+                .expect(200);
+        assertThat(carries()).as("yards").isCloseTo(143.26, within(0.005));
+        assertThat(coach.get(next + "/progress")
+                        .expect(200)
+                        .body()
+                        .path("changes")
+                        .findValuesAsString("then"))
+                .contains("131.2 yd (median 131.2, 20 balls)");
+    }
+
+    private double carries() {
+        return coach.get("/api/students/" + begun.student() + "/thread")
                 .expect(200)
-                .body();
-        assertThat(thread.at("/knots/1/before/carry~17 iron/value").asDouble()).isEqualTo(131);
+                .body()
+                .at("/knots/1/before/carry~17 iron/value")
+                .asDouble();
     }
 
     /** Carries that scatter evenly about a mean. */

@@ -10,7 +10,7 @@ import org.hipparchus.stat.interval.BinomialProportion;
 import org.hipparchus.stat.interval.ConfidenceInterval;
 
 /**
- * A change between two samples with its 95 % interval.
+ * A change between two samples with its interval, 95 % if no other is asked for.
  *
  * @param difference second minus first, in the measure's unit; for counts, in shares of one
  * @param toTell how many further swings or balls per sample would tell with 80 % power if the difference seen is the
@@ -19,8 +19,10 @@ import org.hipparchus.stat.interval.ConfidenceInterval;
 public record Comparison(double difference, double low, double high, Verdict verdict, OptionalInt toTell) {
 
     private static final NormalDistribution NORMAL = new NormalDistribution();
-    private static final double CONFIDENCE = 0.95;
-    private static final double Z = NORMAL.inverseCumulativeProbability(1 - (1 - CONFIDENCE) / 2);
+
+    /** Of every interval that is shown. */
+    public static final double CONFIDENCE = 0.95;
+
     private static final double POWER_80 = NORMAL.inverseCumulativeProbability(0.80);
 
     /** More than this nobody hits for the sake of an answer. */
@@ -41,10 +43,21 @@ public record Comparison(double difference, double low, double high, Verdict ver
      * @throws IllegalArgumentException if nothing is known about how well a source repeats this measure
      */
     public static Comparison ofReadings(Reading first, Reading second, Better better, Repeatability repeatability) {
+        return ofReadings(first, second, better, repeatability, CONFIDENCE);
+    }
+
+    /**
+     * The same with another interval.
+     *
+     * @param confidence of the interval, 0 to 1
+     */
+    public static Comparison ofReadings(
+            Reading first, Reading second, Better better, Repeatability repeatability, double confidence) {
+        double z = z(confidence);
         double semFirst = sem(repeatability, first);
         double semSecond = sem(repeatability, second);
         double difference = second.value() - first.value();
-        double half = Z * Math.hypot(semFirst / Math.sqrt(first.swings()), semSecond / Math.sqrt(second.swings()));
+        double half = z * Math.hypot(semFirst / Math.sqrt(first.swings()), semSecond / Math.sqrt(second.swings()));
         double variance = semFirst * semFirst + semSecond * semSecond;
         return of(
                 difference,
@@ -63,17 +76,31 @@ public record Comparison(double difference, double low, double high, Verdict ver
                                 + reading.source().id() + "; compare a list of values instead (kind \"sample\")."));
     }
 
+    private static double z(double confidence) {
+        return NORMAL.inverseCumulativeProbability(1 - (1 - confidence) / 2);
+    }
+
     /** Two proportions: Newcombe's hybrid score interval from Wilson intervals (Newcombe 1998, method 10). */
     public static Comparison ofCounts(Count first, Count second, Better better) {
+        return ofCounts(first, second, better, CONFIDENCE);
+    }
+
+    /**
+     * The same with another interval.
+     *
+     * @param confidence of the interval, 0 to 1
+     */
+    public static Comparison ofCounts(Count first, Count second, Better better, double confidence) {
         double p1 = (double) first.hits() / first.of();
         double p2 = (double) second.hits() / second.of();
-        ConfidenceInterval w1 = BinomialProportion.getWilsonScoreInterval(first.of(), p1, CONFIDENCE);
-        ConfidenceInterval w2 = BinomialProportion.getWilsonScoreInterval(second.of(), p2, CONFIDENCE);
+        ConfidenceInterval w1 = BinomialProportion.getWilsonScoreInterval(first.of(), p1, confidence);
+        ConfidenceInterval w2 = BinomialProportion.getWilsonScoreInterval(second.of(), p2, confidence);
         double difference = p2 - p1;
         double low = difference - Math.hypot(p2 - w2.getLowerBound(), w1.getUpperBound() - p1);
         double high = difference + Math.hypot(w2.getUpperBound() - p2, p1 - w1.getLowerBound());
         double pooled = (p1 + p2) / 2;
-        double root = Z * Math.sqrt(2 * pooled * (1 - pooled)) + POWER_80 * Math.sqrt(p1 * (1 - p1) + p2 * (1 - p2));
+        double root = z(confidence) * Math.sqrt(2 * pooled * (1 - pooled))
+                + POWER_80 * Math.sqrt(p1 * (1 - p1) + p2 * (1 - p2));
         return of(difference, low, high, better, Math.pow(root / difference, 2), Math.min(first.of(), second.of()));
     }
 
@@ -108,7 +135,7 @@ public record Comparison(double difference, double low, double high, Verdict ver
 
     /** Size of each sample at which the difference seen would be told with 80 % power. */
     private static double needed(double summedVariance, double difference) {
-        return Math.pow((Z + POWER_80) / difference, 2) * summedVariance;
+        return Math.pow((z(CONFIDENCE) + POWER_80) / difference, 2) * summedVariance;
     }
 
     private static Comparison of(double difference, double low, double high, Better better, double needed, int have) {

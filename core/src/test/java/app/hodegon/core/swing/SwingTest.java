@@ -2,6 +2,7 @@ package app.hodegon.core.swing;
 
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
+import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.swing.BallResult.Kind;
 import java.util.Map;
@@ -105,5 +106,14 @@ class SwingTest {
         assertThat(tally.counts()).doesNotContainKey(BallResult.DRAW);
         assertThatThrownBy(() -> new Tally(Map.of(BallResult.FAT, -1))).hasMessageContaining("fat");
         assertThatThrownBy(() -> new Tally(Map.of(BallResult.FAT, 501))).hasMessageContaining("500");
+    }
+
+    @Test
+    void lengthsAndSpeedsAreSaidInAPersonsUnits() {
+        assertThat(Units.METRIC.of("cm")).isEqualTo(new Units.Scale(1, "cm"));
+        assertThat(Units.IMPERIAL.of("cm").factor() * 2.54).isCloseTo(1, within(1e-12));
+        assertThat(Units.IMPERIAL.of("m").factor() * 91.44).isCloseTo(100, within(1e-9));
+        assertThat(Units.IMPERIAL.of("m/s").factor() * 44.704).isCloseTo(100, within(1e-9));
+        assertThat(Units.IMPERIAL.of("%")).isEqualTo(new Units.Scale(1, "%"));
     }
 }

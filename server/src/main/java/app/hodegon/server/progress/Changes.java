@@ -13,10 +13,12 @@ import app.hodegon.core.progress.Sample;
 import app.hodegon.core.progress.Saying;
 import app.hodegon.core.progress.Spread;
 import app.hodegon.core.progress.Target;
+import app.hodegon.core.progress.Verdict;
 import app.hodegon.core.shots.Shot;
 import app.hodegon.core.shots.ShotFigure;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Units.Scale;
 import app.hodegon.server.progress.ProgressView.Change;
 import app.hodegon.server.progress.ProgressView.DistanceView;
 import app.hodegon.server.progress.ProgressView.SpreadView;
@@ -24,6 +26,8 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Two measuring moments compared: every tally, reading and run of measured balls that both hold. */
@@ -40,17 +44,36 @@ final class Changes {
     private final PressureSchool school;
     private final Concern concern;
     private final Said said;
+    private final double confidence;
 
     /**
      * @param school in which direction an improvement lies
      * @param concern what tells of the faults worked on
      */
     Changes(Moment then, Moment now, PressureSchool school, Concern concern, Said said) {
+        this(then, now, school, concern, said, Comparison.CONFIDENCE);
+    }
+
+    private Changes(Moment then, Moment now, PressureSchool school, Concern concern, Said said, double confidence) {
         this.then = then;
         this.now = now;
         this.school = school;
         this.concern = concern;
         this.said = said;
+        this.confidence = confidence;
+    }
+
+    /**
+     * Ids of what is worse even though so many things were compared: each is held to its part of the 5 % (Bonferroni
+     * 1936). A plan is not overturned for the one of many that chance makes look worse.
+     */
+    Set<String> surelyWorse() {
+        double strict = 1 - (1 - Comparison.CONFIDENCE) / Math.max(1, list().size());
+        return new Changes(then, now, school, concern, said, strict)
+                .list().stream()
+                        .filter(c -> c.verdict() == Verdict.WORSE)
+                        .map(Change::id)
+                        .collect(Collectors.toSet());
     }
 
     List<Change> list() {
@@ -68,7 +91,8 @@ final class Changes {
         int hitsNow = now.seen().shots().of(result);
         if (ofThen == 0 || ofNow == 0 || hitsThen + hitsNow == 0) return Optional.empty();
         return Aim.of(result).map(aim -> {
-            Comparison change = Comparison.ofCounts(new Count(hitsThen, ofThen), new Count(hitsNow, ofNow), aim);
+            Comparison change =
+                    Comparison.ofCounts(new Count(hitsThen, ofThen), new Count(hitsNow, ofNow), aim, confidence);
             String thenSaid = hitsThen + " of " + ofThen;
             String nowSaid = hitsNow + " of " + ofNow;
             return new Change(
@@ -104,23 +128,24 @@ final class Changes {
     private Optional<Change> change(Reading first, Reading second) {
         if (said.repeatability().sem(first.measure(), first.source()).isEmpty()) return Optional.empty();
         return Aim.of(first, school).map(aim -> {
-            Comparison change = Comparison.ofReadings(first, second, aim, said.repeatability());
+            Comparison change = Comparison.ofReadings(first, second, aim, said.repeatability(), confidence);
             Optional<Distance> distance = Target.of(second, school)
                     .flatMap(target -> Estimate.of(second, said.repeatability()).map(e -> Distance.of(e, target)));
+            Scale scale = said.scale(first);
             return new Change(
                     Said.series(first),
                     said.label(first),
-                    first.measure().quantity().unit(),
+                    scale.unit(),
                     SWINGS,
-                    Said.value(first),
-                    Said.value(second),
+                    said.value(first),
+                    said.value(second),
                     concern.with(first),
                     null,
                     null,
-                    ComparisonView.of(change),
-                    distance.map(DistanceView::of).orElse(null),
+                    ComparisonView.of(change, scale),
+                    distance.map(d -> DistanceView.of(d, scale)).orElse(null),
                     null,
-                    Saying.of(Said.value(first), Said.value(second), change, SWINGS));
+                    Saying.of(said.value(first), said.value(second), change, SWINGS));
         });
     }
 
@@ -140,21 +165,22 @@ final class Changes {
         Optional<Spread> spread = scatters && first.length >= 3 && second.length >= 3
                 ? Optional.of(Spread.compare(first, second))
                 : Optional.empty();
-        String thenSaid = said(first, figure);
-        String nowSaid = said(second, figure);
+        Scale scale = said.units().of(figure.unit());
+        String thenSaid = said(first, scale);
+        String nowSaid = said(second, scale);
         return Optional.of(new Change(
                 figure.id() + "/" + club,
                 figure.label() + (club.isEmpty() ? "" : ", " + club),
-                figure.unit(),
+                scale.unit(),
                 BALLS,
                 thenSaid,
                 nowSaid,
                 false,
                 null,
                 null,
-                ComparisonView.of(change),
+                ComparisonView.of(change, scale),
                 null,
-                spread.map(SpreadView::of).orElse(null),
+                spread.map(s -> SpreadView.of(s, scale)).orElse(null),
                 Saying.of(thenSaid, nowSaid, change, BALLS)
                         + spread.map(s -> " " + Saying.of(s)).orElse("")));
     }
@@ -172,10 +198,14 @@ final class Changes {
                 .toArray();
     }
 
-    private static String said(double[] values, ShotFigure figure) {
+    private static String said(double[] values, Scale scale) {
         Sample sample = Sample.of(values);
         return "%s %s (median %s, %d balls)"
-                .formatted(Said.number(sample.mean()), figure.unit(), Said.number(sample.median()), sample.n());
+                .formatted(
+                        Said.number(scale.factor() * sample.mean()),
+                        scale.unit(),
+                        Said.number(scale.factor() * sample.median()),
+                        sample.n());
     }
 
     /** What was read at both moments, but by different sources. */

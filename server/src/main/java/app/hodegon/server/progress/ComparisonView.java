@@ -1,6 +1,7 @@
 package app.hodegon.server.progress;
 
 import app.hodegon.core.progress.Comparison;
+import app.hodegon.core.swing.Units.Scale;
 import jakarta.validation.constraints.NotNull;
 
 /**
@@ -15,11 +16,18 @@ record ComparisonView(
         @NotNull String verdict,
         Integer toTell) {
 
+    private static final Scale AS_IT_IS = new Scale(1, "");
+
     static ComparisonView of(Comparison comparison) {
+        return of(comparison, AS_IT_IS);
+    }
+
+    /** In a person's units. */
+    static ComparisonView of(Comparison comparison, Scale scale) {
         return new ComparisonView(
-                comparison.difference(),
-                comparison.low(),
-                comparison.high(),
+                scale.factor() * comparison.difference(),
+                scale.factor() * comparison.low(),
+                scale.factor() * comparison.high(),
                 comparison.verdict().id(),
                 comparison.toTell().isPresent() ? comparison.toTell().getAsInt() : null);
     }

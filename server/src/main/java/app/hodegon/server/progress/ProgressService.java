@@ -10,6 +10,8 @@ import app.hodegon.core.progress.Evidence;
 import app.hodegon.core.progress.Evidence.Told;
 import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.progress.Verdict;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.http.Invalid;
@@ -28,6 +30,7 @@ import app.hodegon.server.progress.ProgressView.Change;
 import app.hodegon.server.progress.ProgressView.Promised;
 import app.hodegon.server.progress.ProgressView.ProposalView;
 import app.hodegon.server.shots.ShotFiles;
+import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -35,8 +38,10 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** What lessons and the practice between them say together. */
@@ -91,7 +96,7 @@ class ProgressService {
             List<Change> kept,
             Map<String, Change> gained,
             Map<String, Change> lost,
-            List<String> notCompared,
+            List<String> notes,
             Optional<Proposal> proposal) {
 
         Optional<Double> shareDone() {
@@ -115,7 +120,7 @@ class ProgressService {
                         .map(c ->
                                 c.with(since.gained().get(c.id()), since.lost().get(c.id())))
                         .toList(),
-                since.notCompared(),
+                since.notes(),
                 since.proposal()
                         .map(p ->
                                 ProposalView.of(p, answers.of(since.now().id()).orElse(null)))
@@ -140,6 +145,7 @@ class ProgressService {
         Changes within = new Changes(first, end, then.approach().school(), concern, said);
         Changes after = new Changes(end, today, now.approach().school(), concern, said);
         List<Change> kept = changes.list();
+        Set<String> worse = changes.surelyWorse();
         Map<String, Change> gained = byId(within.list());
         List<Gated> gates = plan.map(p -> gated(now.studentId(), p)).orElse(List.of());
         return new Since(
@@ -155,10 +161,12 @@ class ProgressService {
                 kept,
                 gained,
                 byId(after.list()),
-                changes.notCompared(),
+                Stream.concat(perhapsWorse(kept, worse).stream(), changes.notCompared().stream())
+                        .toList(),
                 then.focus().isEmpty()
                         ? Optional.empty()
-                        : Optional.of(Proposal.of(evidence(coach, then, now, done, gates, kept, gained))));
+                        : Optional.of(Proposal.of(evidence(
+                                coach, then, now, done, gates, told(kept, worse, gained), fresh(kept, worse)))));
     }
 
     private static Map<String, Change> byId(List<Change> changes) {
@@ -200,21 +208,26 @@ class ProgressService {
         }
     }
 
+    /** Bad ball results that the earlier lesson had not at all. */
+    private static List<String> fresh(List<Change> kept, Set<String> surelyWorse) {
+        return kept.stream()
+                .filter(c -> surelyWorse.contains(c.id()) && c.then().startsWith("0 of "))
+                .map(Change::label)
+                .toList();
+    }
+
     private Evidence evidence(
             Account coach,
             StoredLesson then,
             StoredLesson now,
             Optional<Done> done,
             List<Gated> gates,
-            List<Change> kept,
-            Map<String, Change> gained) {
+            List<Told> told,
+            List<String> fresh) {
         List<Gated> due = gates.stream().filter(g -> g.due(now.heldOn())).toList();
         return new Evidence(
-                told(kept, gained),
-                kept.stream()
-                        .filter(c -> c.verdict() == Verdict.WORSE && c.then().startsWith("0 of "))
-                        .map(Change::label)
-                        .toList(),
+                told,
+                fresh,
                 done.filter(d -> d.plannedReps() > 0).map(d -> (double) d.doneReps() / d.plannedReps()),
                 due.size(),
                 (int) due.stream().filter(Gated::passed).count(),
@@ -236,29 +249,37 @@ class ProgressService {
                 .toList();
     }
 
-    private static List<Told> told(List<Change> kept, Map<String, Change> gained) {
+    private static List<Told> told(List<Change> kept, Set<String> surelyWorse, Map<String, Change> gained) {
         List<Told> told = new ArrayList<>();
         for (Change change : kept) {
             if (!change.concerns()) continue;
+            boolean perhaps = change.verdict() == Verdict.WORSE && !surelyWorse.contains(change.id());
             told.add(new Told(
                     change.label(),
                     Optional.ofNullable(gained.get(change.id())).map(Change::verdict),
-                    Optional.of(change.verdict())));
+                    Optional.of(perhaps ? Verdict.CANNOT_TELL : change.verdict())));
         }
         return told;
     }
 
+    /** What looks worse and yet overturns nothing, said so that nobody wonders. */
+    private static List<String> perhapsWorse(List<Change> kept, Set<String> surelyWorse) {
+        return kept.stream()
+                .filter(c -> c.concerns() && c.verdict() == Verdict.WORSE && !surelyWorse.contains(c.id()))
+                .map(c -> "%s looks worse; of %d things compared one may by chance. The proposal waits for more."
+                        .formatted(c.label(), kept.size()))
+                .toList();
+    }
+
     /** What a lesson tells of what was worked on in an earlier one. */
     List<Told> told(StoredLesson then, StoredLesson now, Said said) {
-        return told(
-                new Changes(
-                                new Moment(then.before(), List.of()),
-                                new Moment(now.before(), List.of()),
-                                now.approach().school(),
-                                Concern.of(then.focus()),
-                                said)
-                        .list(),
-                Map.of());
+        Changes changes = new Changes(
+                new Moment(then.before(), List.of()),
+                new Moment(now.before(), List.of()),
+                now.approach().school(),
+                Concern.of(then.focus()),
+                said);
+        return told(changes.list(), changes.surelyWorse(), Map.of());
     }
 
     /** Two moments of one student's lessons side by side. */
@@ -288,7 +309,9 @@ class ProgressService {
     }
 
     Said said(Account coach, UUID student) {
-        return new Said(students.ofCoach(coach, student).hand(), approaches.repeatability(coach.id()));
+        StoredStudent stored = students.ofCoach(coach, student);
+        return new Said(
+                stored.hand(), Identified.of(Units.class, stored.units()), approaches.repeatability(coach.id()));
     }
 
     /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */

@@ -6,6 +6,7 @@ import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.progress.Spread;
 import app.hodegon.core.progress.Verdict;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Units.Scale;
 import app.hodegon.server.plan.Done;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
@@ -54,7 +55,7 @@ record ProgressView(
     /**
      * A tally, a measure or a figure of measured balls, then and now.
      *
-     * @param unit of the difference; for balls the difference is a share of one
+     * @param unit of the difference, the student's own; for balls the difference is a share of one
      * @param tries what more of would tell: balls or swings
      * @param concerns whether it tells of what was worked on
      * @param gain the change within the earlier lesson; null where it was not measured after it
@@ -107,13 +108,14 @@ record ProgressView(
      */
     record DistanceView(@NotNull double value, @NotNull String where) {
 
-        static DistanceView of(Distance distance) {
-            return new DistanceView(distance.value(), distance.where().id());
+        static DistanceView of(Distance distance, Scale scale) {
+            return new DistanceView(
+                    scale.factor() * distance.value(), distance.where().id());
         }
     }
 
     /**
-     * @param then and now: median of the distances from the median, in metres
+     * @param then and now: median of the distances from the median
      * @param p chance of such a difference if both scatter alike
      */
     record SpreadView(
@@ -122,10 +124,10 @@ record ProgressView(
             @NotNull double p,
             @NotNull String verdict) {
 
-        static SpreadView of(Spread spread) {
+        static SpreadView of(Spread spread, Scale scale) {
             return new SpreadView(
-                    spread.first(),
-                    spread.second(),
+                    scale.factor() * spread.first(),
+                    scale.factor() * spread.second(),
                     spread.p(),
                     spread.verdict().id());
         }

@@ -3,17 +3,24 @@ package app.hodegon.server.progress;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Repeatability;
+import app.hodegon.core.swing.Units;
+import app.hodegon.core.swing.Units.Scale;
 
-/** How readings are said for a student and how well they repeat. */
-record Said(Handedness hand, Repeatability repeatability) {
+/** How readings are said for a student, and how well they repeat. */
+record Said(Handedness hand, Units units, Repeatability repeatability) {
 
     String label(Reading reading) {
         return hand.say(reading.measure().label()
                 + reading.at().map(a -> ", " + a.label().toLowerCase()).orElse(""));
     }
 
-    static String value(Reading reading) {
-        return number(reading.value()) + " " + reading.measure().quantity().unit() + " ("
+    Scale scale(Reading reading) {
+        return units.of(reading.measure().quantity().unit());
+    }
+
+    String value(Reading reading) {
+        Scale scale = scale(reading);
+        return number(scale.factor() * reading.value()) + " " + scale.unit() + " ("
                 + reading.source().id() + ")";
     }
 

@@ -11,6 +11,7 @@ import app.hodegon.core.progress.Target;
 import app.hodegon.core.shots.ShotFigure;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Units.Scale;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.Stage;
@@ -42,6 +43,8 @@ import org.springframework.stereotype.Service;
 /** A student's last lessons as knots with the practice between as strands. */
 @Service
 class ThreadService {
+
+    private static final Scale PER_CENT = new Scale(1, "%");
 
     private final Lessons lessons;
     private final Plans plans;
@@ -125,49 +128,56 @@ class ThreadService {
             if (hits == 0 && !series.containsKey(id)) continue;
             String better = Aim.of(result).orElseThrow().id();
             series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", Changes.BALLS, better, null));
-            points.put(id, point(Estimate.of(new Count(hits, balls)), balls, Optional.empty()));
+            points.put(id, point(Estimate.of(new Count(hits, balls)), balls, Optional.empty(), PER_CENT));
         }
         for (Reading reading : seen.readings()) {
             String id = Said.series(reading);
             Optional<Target> target = Target.of(reading, school);
+            Scale scale = said.scale(reading);
             Estimate.of(reading, said.repeatability()).ifPresent(estimate -> {
                 series.put(
                         id,
                         new Series(
                                 id,
                                 said.label(reading) + " (" + reading.source().id() + ")",
-                                reading.measure().quantity().unit(),
+                                scale.unit(),
                                 Changes.SWINGS,
                                 null,
-                                target.map(TargetView::of).orElse(null)));
-                points.put(id, point(estimate, reading.swings(), target));
+                                target.map(t -> TargetView.of(t, scale)).orElse(null)));
+                points.put(id, point(estimate, reading.swings(), target, scale));
             });
         }
         for (ShotSummary one : measured) {
             String id = one.figure().id() + "/" + one.club();
+            Scale scale = said.units().of(one.figure().unit());
             String better = one.figure() == ShotFigure.OFFLINE ? null : Better.HIGHER.id();
             series.putIfAbsent(
                     id,
                     new Series(
                             id,
                             one.figure().label() + (one.club().isEmpty() ? "" : ", " + one.club()),
-                            one.figure().unit(),
+                            scale.unit(),
                             Changes.BALLS,
                             better,
                             null));
             points.put(
                     id,
-                    point(Estimate.ofMean(one.mean(), one.deviation(), one.balls()), one.balls(), Optional.empty()));
+                    point(
+                            Estimate.ofMean(one.mean(), one.deviation(), one.balls()),
+                            one.balls(),
+                            Optional.empty(),
+                            scale));
         }
         return points;
     }
 
-    private static Point point(Estimate estimate, int of, Optional<Target> target) {
+    private static Point point(Estimate estimate, int of, Optional<Target> target, Scale scale) {
         return new Point(
-                estimate.value(),
-                estimate.low(),
-                estimate.high(),
+                scale.factor() * estimate.value(),
+                scale.factor() * estimate.low(),
+                scale.factor() * estimate.high(),
                 of,
-                target.map(t -> DistanceView.of(Distance.of(estimate, t))).orElse(null));
+                target.map(t -> DistanceView.of(Distance.of(estimate, t), scale))
+                        .orElse(null));
     }
 }

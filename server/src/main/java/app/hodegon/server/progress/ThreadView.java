@@ -1,6 +1,7 @@
 package app.hodegon.server.progress;
 
 import app.hodegon.core.progress.Target;
+import app.hodegon.core.swing.Units.Scale;
 import app.hodegon.server.plan.Done;
 import app.hodegon.server.progress.ProgressView.DistanceView;
 import jakarta.validation.constraints.NotNull;
@@ -38,12 +39,12 @@ record ThreadView(
      */
     record TargetView(Double low, Double high) {
 
-        static TargetView of(Target target) {
-            return new TargetView(finite(target.low()), finite(target.high()));
+        static TargetView of(Target target, Scale scale) {
+            return new TargetView(finite(target.low(), scale), finite(target.high(), scale));
         }
 
-        private static Double finite(double edge) {
-            return Double.isInfinite(edge) ? null : edge;
+        private static Double finite(double edge, Scale scale) {
+            return Double.isInfinite(edge) ? null : scale.factor() * edge;
         }
     }
 
