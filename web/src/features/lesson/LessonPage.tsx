@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Keyboard, Redo2, Undo2 } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson } from "@/api/types";
@@ -50,7 +50,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
   const { entry, change, undo, redo } = work;
   const [params, setParams] = useSearchParams();
   const view = VIEWS.some((v) => v.id === params.get("view")) ? (params.get("view") as string) : "before";
-  const show = (next: string) => setParams({ view: next }, { replace: true });
+  const show = useCallback((next: string) => setParams({ view: next }, { replace: true }), [setParams]);
   const [place, setPlace] = useState("address");
   const [marked, setMarked] = useState<string>();
   const [keys, setKeys] = useState(false);
@@ -80,7 +80,9 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
       if (belongsElsewhere(event)) return;
       const ball = TALLY_KEYS[event.key];
       const digit = places[Number(event.key) - 1];
-      if (ball && (view === "before" || view === "after")) {
+      if (ball && (view === "before" || view === "after" || view === "since")) {
+        // The first ball ends the look back.
+        if (view === "since") show("before");
         change((e) => counted(e, moment, ball.kind, ball.result, 1));
       } else if (digit) go(digit);
       else if ((event.key === "y" || event.key === "n" || event.key === "x") && current) {
@@ -99,7 +101,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [catalogue, change, current, moment, place, redo, signs, undo, view]);
+  }, [catalogue, change, current, moment, place, redo, show, signs, undo, view]);
 
   return (
     <div className="grid gap-4">
