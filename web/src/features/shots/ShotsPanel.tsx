@@ -1,9 +1,9 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { FileUp, Trash2 } from "lucide-react";
-import { type ChangeEvent, useRef, useState } from "react";
+import { useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
-import { Button } from "@/ui/Button";
+import { FileButton } from "@/ui/FileButton";
 import { IconButton } from "@/ui/IconButton";
 import { Failed } from "@/ui/Notice";
 import type { MomentName } from "../lesson/changes";
@@ -20,7 +20,6 @@ export function ShotsPanel({
   moment: MomentName;
 }) {
   const client = useQueryClient();
-  const input = useRef<HTMLInputElement>(null);
   const files = useQuery(queries.shotFiles(lessonId));
   const [picked, setPicked] = useState<Picked>();
   const changed = () => {
@@ -32,11 +31,6 @@ export function ShotsPanel({
     mutationFn: (id: string) => api.delete(`/api/shot-files/${id}`),
     onSuccess: changed,
   });
-  const pick = async (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    event.target.value = "";
-    if (file) setPicked({ name: file.name, text: await file.text(), at: event.timeStamp });
-  };
   const shown = files.data?.filter((f) => f.stage === moment) ?? [];
   return (
     <section aria-labelledby="measured" className="grid justify-items-start gap-2">
@@ -63,18 +57,13 @@ export function ShotsPanel({
       )}
       {remove.isError && <Failed error={remove.error} />}
       <div className="flex flex-wrap items-center gap-3">
-        <Button onClick={() => input.current?.click()}>
-          <FileUp aria-hidden className="size-5" /> From a file
-        </Button>
-        <input
-          ref={input}
-          type="file"
+        <FileButton
+          label="File of measured balls"
           accept=".csv,.txt,.tsv,text/csv"
-          aria-label="File of measured balls"
-          className="sr-only"
-          tabIndex={-1}
-          onChange={pick}
-        />
+          onFile={async (file, at) => setPicked({ name: file.name, text: await file.text(), at })}
+        >
+          <FileUp aria-hidden className="size-5" /> From a file
+        </FileButton>
         <a href={`/api/students/${studentId}/bay.csv?balls=20`} download className="text-soft text-sm">
           No bay at hand? A simulated one makes a file.
         </a>

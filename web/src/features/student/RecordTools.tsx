@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { type ChangeEvent, type FormEvent, useRef, useState } from "react";
+import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { api, Problem } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
+import { FileButton, FileRefused, jsonOf } from "@/ui/FileButton";
 import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 
@@ -96,63 +97,34 @@ function Erase({ studentId, name, onClose }: { studentId: string; name: string; 
 
 /** Takes a student's record in that another installation wrote. */
 export function TakeRecord() {
-  const input = useRef<HTMLInputElement>(null);
   const client = useQueryClient();
   const navigate = useNavigate();
   const erasures = useQuery(queries.erasures());
   const take = useMutation({
-    mutationFn: async (file: File) => {
-      let record: unknown;
-      try {
-        record = JSON.parse(await file.text());
-      } catch {
-        throw new Problem(0, `${file.name} is no JSON file.`);
-      }
-      return api.post<Wire["Taken"]>("/api/records", record);
-    },
+    mutationFn: async (file: File) => api.post<Wire["Taken"]>("/api/records", await jsonOf(file)),
     onSuccess: async (taken) => {
       await client.invalidateQueries({ queryKey: ["students"] });
       navigate(`/students/${taken.id}`);
     },
   });
-  const picked = (event: ChangeEvent<HTMLInputElement>) => {
-    const file = event.target.files?.[0];
-    if (file) take.mutate(file);
-    event.target.value = "";
-  };
-  const problems = take.error instanceof Problem ? take.error.fields : [];
   const erased = erasures.data?.length ?? 0;
   return (
     <div className="flex flex-wrap items-center gap-3">
-      <Button weight="quiet" disabled={take.isPending} onClick={() => input.current?.click()}>
-        {take.isPending ? "Taking it in …" : "Take in a record"}
-      </Button>
-      <input
-        ref={input}
-        type="file"
+      <FileButton
+        label="Record file"
         accept=".json,application/json"
-        aria-label="Record file"
-        className="sr-only"
-        tabIndex={-1}
-        onChange={picked}
-      />
+        weight="quiet"
+        disabled={take.isPending}
+        onFile={(file) => take.mutate(file)}
+      >
+        {take.isPending ? "Taking it in …" : "Take in a record"}
+      </FileButton>
       {erased > 0 && (
         <span className="text-soft text-sm">
           {erased === 1 ? "One record was" : `${erased} records were`} erased.
         </span>
       )}
-      {take.isError && (
-        <div role="alert" className="border-alert basis-full border-l-4 pl-3">
-          <p>Nothing was taken in. {problems.length === 0 && take.error.message}</p>
-          <ul>
-            {problems.slice(0, 10).map((p) => (
-              <li key={p.field + p.message}>
-                <strong>{p.field}</strong> {p.message}
-              </li>
-            ))}
-          </ul>
-        </div>
-      )}
+      {take.isError && <FileRefused error={take.error} />}
     </div>
   );
 }

@@ -1,7 +1,13 @@
 package app.hodegon.core.progress;
 
+import app.hodegon.core.swing.BallResult;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
+import java.util.function.Function;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What two lessons and the practice between them tell about one student.
@@ -32,6 +38,40 @@ public record Evidence(
      * @param kept before the second lesson against before the first; empty where one was not measured
      */
     public record Told(String name, Optional<Verdict> gain, Optional<Verdict> kept) {}
+
+    /**
+     * What first balls against first balls tell of the work. What looks worse, but not among all that was compared, counts
+     * as not told yet.
+     *
+     * @param gained the changes within the earlier lesson
+     * @param name how a change is called
+     */
+    public static List<Told> told(Changes kept, List<Change> gained, Function<Change, String> name) {
+        Set<Object> surelyWorse = kept.surelyWorse();
+        Map<Object, Verdict> gains = gained.stream().collect(Collectors.toMap(Change::subject, Change::verdict));
+        return kept.list().stream()
+                .filter(Change::concerns)
+                .map(change -> new Told(
+                        name.apply(change),
+                        Optional.ofNullable(gains.get(change.subject())),
+                        Optional.of(
+                                change.verdict() == Verdict.WORSE && !surelyWorse.contains(change.subject())
+                                        ? Verdict.CANNOT_TELL
+                                        : change.verdict())))
+                .toList();
+    }
+
+    /** Bad ball results that were not there at all and now surely are. */
+    public static List<BallResult> fresh(Changes kept) {
+        Set<Object> surelyWorse = kept.surelyWorse();
+        return kept.list().stream()
+                .filter(change -> surelyWorse.contains(change.subject()))
+                .flatMap(change ->
+                        change instanceof Change.OfBalls balls && balls.then().hits() == 0
+                                ? Stream.of(balls.result())
+                                : Stream.empty())
+                .toList();
+    }
 
     public Evidence {
         told = List.copyOf(told);

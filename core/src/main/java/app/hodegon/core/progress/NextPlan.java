@@ -46,7 +46,8 @@ public final class NextPlan {
     /** The second fault while it is not ruled out, else the next one down the chain, else what today shows. */
     private static Optional<Fault> next(List<Fault> worked, Diagnosis now) {
         return Stream.of(
-                        worked.stream().skip(1).filter(f -> graded(now, f, Grade.LIKELY, Grade.POSSIBLE)),
+                        worked.subList(1, worked.size()).stream()
+                                .filter(f -> graded(now, f, Grade.LIKELY, Grade.POSSIBLE)),
                         downTheChain(worked, now, Grade.LIKELY).stream(),
                         downTheChain(worked, now, Grade.POSSIBLE).stream(),
                         now.focus().stream().filter(f -> !f.equals(worked.get(0))))

@@ -6,7 +6,6 @@ import app.hodegon.server.diagnosis.ShotsEntry;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Done;
-import app.hodegon.server.progress.ProgressView.Change;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
@@ -22,7 +21,7 @@ record CompareView(
         @NotNull MomentView first,
         @NotNull MomentView second,
         Done done,
-        @NotNull List<Change> changes,
+        @NotNull List<ChangeView> changes,
         @NotNull List<String> notes) {
 
     /**

@@ -3,13 +3,15 @@ package app.hodegon.server.progress;
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.practice.Ladder;
-import app.hodegon.core.practice.Standing;
+import app.hodegon.core.progress.Change;
+import app.hodegon.core.progress.Changes;
+import app.hodegon.core.progress.Changes.Moment;
 import app.hodegon.core.progress.Concern;
 import app.hodegon.core.progress.Evidence;
 import app.hodegon.core.progress.Evidence.Told;
 import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.progress.Verdict;
+import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account;
@@ -20,21 +22,16 @@ import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.PlanHead;
-import app.hodegon.server.plan.PlanView.StepView;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
-import app.hodegon.server.progress.Changes.Moment;
 import app.hodegon.server.progress.CompareView.MomentView;
-import app.hodegon.server.progress.ProgressView.Change;
-import app.hodegon.server.progress.ProgressView.Promised;
 import app.hodegon.server.progress.ProgressView.ProposalView;
 import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import java.time.Clock;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -80,10 +77,10 @@ class ProgressService {
      * What lies between a lesson and the last one measured before it.
      *
      * @param plan of the earlier lesson, as the student had it
-     * @param promised gates of that plan that were due or tried
-     * @param ended whether all its gates are passed
+     * @param gates of that plan
      * @param kept first balls against first balls
-     * @param gained the same within the earlier lesson, by id
+     * @param gained the earlier lesson's last balls against its first
+     * @param lost first balls now against those last ones
      * @param proposal what follows; empty where nothing was worked on
      */
     record Since(
@@ -91,40 +88,71 @@ class ProgressService {
             StoredLesson now,
             Optional<PlanHead> plan,
             Optional<Done> done,
-            List<Promised> promised,
-            boolean ended,
-            List<Change> kept,
-            Map<String, Change> gained,
-            Map<String, Change> lost,
-            List<String> notes,
+            List<Gated> gates,
+            Changes kept,
+            Changes gained,
+            Changes lost,
             Optional<Proposal> proposal) {
 
         Optional<Double> shareDone() {
-            return done.filter(d -> d.plannedReps() > 0).map(d -> (double) d.doneReps() / d.plannedReps());
+            return share(done);
         }
+    }
+
+    private static Optional<Double> share(Optional<Done> done) {
+        return done.filter(d -> d.plannedReps() > 0).map(d -> (double) d.doneReps() / d.plannedReps());
     }
 
     /** This lesson's first balls against the last lesson's, and what was practised between. */
     ProgressView view(Account coach, UUID lessonId) {
-        return since(coach, lessonId).map(this::view).orElse(ProgressView.FIRST);
+        return since(coach, lessonId)
+                .map(since -> view(since, said(coach, since.now().studentId())))
+                .orElse(ProgressView.FIRST);
     }
 
-    private ProgressView view(Since since) {
+    private ProgressView view(Since since, Said said) {
+        Map<Object, ChangeView> gained = bySubject(since.gained(), said);
+        Map<Object, ChangeView> lost = bySubject(since.lost(), said);
         return new ProgressView(
                 since.then().heldOn(),
                 since.then().id(),
                 since.then().focus().stream().map(f -> f.id()).toList(),
                 since.done().orElse(null),
-                since.promised(),
-                since.kept().stream()
-                        .map(c ->
-                                c.with(since.gained().get(c.id()), since.lost().get(c.id())))
+                since.gates().stream()
+                        .filter(g -> g.due(since.now().heldOn()) || g.standing().isPresent())
+                        .map(Gated::view)
                         .toList(),
-                since.notes(),
+                since.kept().list().stream()
+                        .map(c -> ChangeView.of(c, said).with(gained.get(c.subject()), lost.get(c.subject())))
+                        .toList(),
+                notes(since.kept(), said),
                 since.proposal()
                         .map(p ->
                                 ProposalView.of(p, answers.of(since.now().id()).orElse(null)))
                         .orElse(null));
+    }
+
+    private static Map<Object, ChangeView> bySubject(Changes changes, Said said) {
+        return changes.list().stream().collect(Collectors.toMap(Change::subject, c -> ChangeView.of(c, said)));
+    }
+
+    /** What looks worse and yet overturns nothing, and what could not be compared. */
+    private static List<String> notes(Changes kept, Said said) {
+        Set<Object> surelyWorse = kept.surelyWorse();
+        Stream<String> perhaps = kept.list().stream()
+                .filter(c -> c.concerns() && c.verdict() == Verdict.WORSE && !surelyWorse.contains(c.subject()))
+                .map(c -> "%s looks worse; of %d things compared one may by chance. The proposal waits for more."
+                        .formatted(said.label(c), kept.list().size()));
+        return Stream.concat(perhaps, notCompared(kept, said)).toList();
+    }
+
+    private static Stream<String> notCompared(Changes changes, Said said) {
+        return changes.notCompared().stream()
+                .map(pair -> "%s: %s then, %s now. Two sources are not compared."
+                        .formatted(
+                                said.label(pair.then()),
+                                pair.then().source().id(),
+                                pair.now().source().id()));
     }
 
     /** Empty where no lesson was measured before this one. */
@@ -136,102 +164,44 @@ class ProgressService {
     private Since since(Account coach, StoredLesson then, StoredLesson now) {
         Optional<PlanHead> plan = PlanHead.of(then.id(), plans.heads(List.of(then.id())));
         Optional<Done> done = plan.map(p -> done(p, now.heldOn(), practice.days(List.of(p.id()))));
+        List<Gated> gates = plan.flatMap(p -> plans.ofStudent(now.studentId(), p.id()))
+                .map(p -> Gated.of(p, practice.ladder(now.studentId())))
+                .orElse(List.of());
         Said said = said(coach, now.studentId());
         Concern concern = Concern.of(then.focus());
         Moment first = moment(then, Stage.BEFORE);
         Moment end = moment(then, Stage.AFTER);
         Moment today = moment(now, Stage.BEFORE);
-        Changes changes = new Changes(first, today, now.approach().school(), concern, said);
-        Changes within = new Changes(first, end, then.approach().school(), concern, said);
-        Changes after = new Changes(end, today, now.approach().school(), concern, said);
-        List<Change> kept = changes.list();
-        Set<String> worse = changes.surelyWorse();
-        Map<String, Change> gained = byId(within.list());
-        List<Gated> gates = plan.map(p -> gated(now.studentId(), p)).orElse(List.of());
-        return new Since(
-                then,
-                now,
-                plan,
-                done,
-                gates.stream()
-                        .filter(g -> g.due(now.heldOn()) || g.standing().isPresent())
-                        .map(Gated::view)
-                        .toList(),
-                !gates.isEmpty() && gates.stream().allMatch(Gated::passed),
-                kept,
-                gained,
-                byId(after.list()),
-                Stream.concat(perhapsWorse(kept, worse).stream(), changes.notCompared().stream())
-                        .toList(),
-                then.focus().isEmpty()
-                        ? Optional.empty()
-                        : Optional.of(Proposal.of(evidence(
-                                coach, then, now, done, gates, told(kept, worse, gained), fresh(kept, worse)))));
-    }
-
-    private static Map<String, Change> byId(List<Change> changes) {
-        return changes.stream().collect(Collectors.toMap(Change::id, c -> c));
+        Changes kept = new Changes(first, today, now.approach().school(), concern, said.repeatability());
+        Changes gained = new Changes(first, end, then.approach().school(), concern, said.repeatability());
+        Changes lost = new Changes(end, today, now.approach().school(), concern, said.repeatability());
+        Optional<Proposal> proposal = then.focus().isEmpty()
+                ? Optional.empty()
+                : Optional.of(Proposal.of(evidence(coach, then, now, share(done), gates, kept, gained, said)));
+        return new Since(then, now, plan, done, gates, kept, gained, lost, proposal);
     }
 
     private Moment moment(StoredLesson lesson, Stage stage) {
         return new Moment(stage == Stage.BEFORE ? lesson.before() : lesson.after(), shots.ofMoment(lesson.id(), stage));
     }
 
-    /** The gates of a plan with where the student stands on them now. */
-    private List<Gated> gated(UUID student, PlanHead plan) {
-        Ladder ladder = practice.ladder(student);
-        return plans.ofStudent(student, plan.id()).stream()
-                .flatMap(p -> p.plan().route().stream())
-                .filter(step -> step.gate() != null)
-                .map(step -> new Gated(step, ladder.on(step.id()).map(Ladder.RungState::standing)))
-                .toList();
-    }
-
-    private record Gated(StepView step, Optional<Standing> standing) {
-
-        boolean passed() {
-            return standing.filter(s -> s == Standing.PASSED).isPresent();
-        }
-
-        /** Half of such students would have passed it by then. */
-        boolean due(LocalDate day) {
-            return passed() || step.likelyOn() != null && !step.likelyOn().isAfter(day);
-        }
-
-        Promised view() {
-            return new Promised(
-                    step.fault(),
-                    step.rung(),
-                    step.drill(),
-                    step.chance(),
-                    standing.map(Standing::id).orElse(null));
-        }
-    }
-
-    /** Bad ball results that the earlier lesson had not at all. */
-    private static List<String> fresh(List<Change> kept, Set<String> surelyWorse) {
-        return kept.stream()
-                .filter(c -> surelyWorse.contains(c.id()) && c.then().startsWith("0 of "))
-                .map(Change::label)
-                .toList();
-    }
-
     private Evidence evidence(
             Account coach,
             StoredLesson then,
             StoredLesson now,
-            Optional<Done> done,
+            Optional<Double> shareDone,
             List<Gated> gates,
-            List<Told> told,
-            List<String> fresh) {
+            Changes kept,
+            Changes gained,
+            Said said) {
         List<Gated> due = gates.stream().filter(g -> g.due(now.heldOn())).toList();
         return new Evidence(
-                told,
-                fresh,
-                done.filter(d -> d.plannedReps() > 0).map(d -> (double) d.doneReps() / d.plannedReps()),
+                Evidence.told(kept, gained.list(), said::label),
+                Evidence.fresh(kept).stream().map(BallResult::label).toList(),
+                shareDone,
                 due.size(),
                 (int) due.stream().filter(Gated::passed).count(),
-                !gates.isEmpty() && gates.stream().allMatch(Gated::passed),
+                Gated.allPassed(gates),
                 gone(coach, then, now),
                 stopped(coach, now.studentId()));
     }
@@ -249,37 +219,15 @@ class ProgressService {
                 .toList();
     }
 
-    private static List<Told> told(List<Change> kept, Set<String> surelyWorse, Map<String, Change> gained) {
-        List<Told> told = new ArrayList<>();
-        for (Change change : kept) {
-            if (!change.concerns()) continue;
-            boolean perhaps = change.verdict() == Verdict.WORSE && !surelyWorse.contains(change.id());
-            told.add(new Told(
-                    change.label(),
-                    Optional.ofNullable(gained.get(change.id())).map(Change::verdict),
-                    Optional.of(perhaps ? Verdict.CANNOT_TELL : change.verdict())));
-        }
-        return told;
-    }
-
-    /** What looks worse and yet overturns nothing, said so that nobody wonders. */
-    private static List<String> perhapsWorse(List<Change> kept, Set<String> surelyWorse) {
-        return kept.stream()
-                .filter(c -> c.concerns() && c.verdict() == Verdict.WORSE && !surelyWorse.contains(c.id()))
-                .map(c -> "%s looks worse; of %d things compared one may by chance. The proposal waits for more."
-                        .formatted(c.label(), kept.size()))
-                .toList();
-    }
-
     /** What a lesson tells of what was worked on in an earlier one. */
     List<Told> told(StoredLesson then, StoredLesson now, Said said) {
-        Changes changes = new Changes(
+        Changes kept = new Changes(
                 new Moment(then.before(), List.of()),
                 new Moment(now.before(), List.of()),
                 now.approach().school(),
                 Concern.of(then.focus()),
-                said);
-        return told(changes.list(), changes.surelyWorse(), Map.of());
+                said.repeatability());
+        return Evidence.told(kept, List.of(), said::label);
     }
 
     /** Two moments of one student's lessons side by side. */
@@ -289,7 +237,8 @@ class ProgressService {
         StoredLesson second = lesson(coach, student, "second", secondId);
         Moment then = moment(first, firstAt);
         Moment now = moment(second, secondAt);
-        Changes changes = new Changes(then, now, second.approach().school(), Concern.of(first.focus()), said);
+        Changes changes =
+                new Changes(then, now, second.approach().school(), Concern.of(first.focus()), said.repeatability());
         Optional<PlanHead> plan = first.id().equals(second.id())
                 ? Optional.empty()
                 : PlanHead.of(first.id(), plans.heads(List.of(first.id())));
@@ -298,8 +247,8 @@ class ProgressService {
                 MomentView.of(second, secondAt, now.seen()),
                 plan.map(p -> done(p, second.heldOn(), practice.days(List.of(p.id()))))
                         .orElse(null),
-                changes.list(),
-                changes.notCompared());
+                changes.list().stream().map(c -> ChangeView.of(c, said)).toList(),
+                notCompared(changes, said).toList());
     }
 
     private StoredLesson lesson(Account coach, UUID student, String field, UUID id) {

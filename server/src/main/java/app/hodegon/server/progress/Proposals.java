@@ -110,7 +110,7 @@ public class Proposals {
                     kind,
                     since.then().focus(),
                     lessons.diagnose(now, students.ofCoach(coach, now.studentId())),
-                    since.ended());
+                    Gated.allPassed(since.gates()));
             lessons.decide(
                     coach,
                     now.id(),

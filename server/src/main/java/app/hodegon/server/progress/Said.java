@@ -1,5 +1,7 @@
 package app.hodegon.server.progress;
 
+import app.hodegon.core.progress.Change;
+import app.hodegon.core.shots.ShotFigure;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Repeatability;
@@ -12,6 +14,17 @@ record Said(Handedness hand, Units units, Repeatability repeatability) {
     String label(Reading reading) {
         return hand.say(reading.measure().label()
                 + reading.at().map(a -> ", " + a.label().toLowerCase()).orElse(""));
+    }
+
+    String label(Change change) {
+        if (change instanceof Change.OfBalls balls) return balls.result().label();
+        if (change instanceof Change.OfReading reading) return label(reading.then());
+        Change.OfShots shots = (Change.OfShots) change;
+        return label(shots.figure(), shots.club());
+    }
+
+    static String label(ShotFigure figure, String club) {
+        return figure.label() + (club.isEmpty() ? "" : ", " + club);
     }
 
     Scale scale(Reading reading) {

@@ -20,7 +20,7 @@ import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.PlanHead;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.PracticeLog;
-import app.hodegon.server.progress.ProgressView.DistanceView;
+import app.hodegon.server.progress.ChangeView.DistanceView;
 import app.hodegon.server.progress.ThreadView.Knot;
 import app.hodegon.server.progress.ThreadView.Point;
 import app.hodegon.server.progress.ThreadView.Series;
@@ -105,7 +105,7 @@ class ThreadService {
     /** Tallies, then readings, then measured balls. */
     private static int rank(Series series) {
         if (series.id().contains(":")) return 0;
-        return series.tries().equals(Changes.SWINGS) ? 1 : 2;
+        return series.tries().equals(ChangeView.SWINGS) ? 1 : 2;
     }
 
     private static List<ShotSummary> of(List<ShotSummary> balls, Stage stage) {
@@ -127,7 +127,7 @@ class ThreadService {
             // A result that never turned up is no story; once it has, its zeros are part of it.
             if (hits == 0 && !series.containsKey(id)) continue;
             String better = Aim.of(result).orElseThrow().id();
-            series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", Changes.BALLS, better, null));
+            series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", ChangeView.BALLS, better, null));
             points.put(id, point(Estimate.of(new Count(hits, balls)), balls, Optional.empty(), PER_CENT));
         }
         for (Reading reading : seen.readings()) {
@@ -141,7 +141,7 @@ class ThreadService {
                                 id,
                                 said.label(reading) + " (" + reading.source().id() + ")",
                                 scale.unit(),
-                                Changes.SWINGS,
+                                ChangeView.SWINGS,
                                 null,
                                 target.map(t -> TargetView.of(t, scale)).orElse(null)));
                 points.put(id, point(estimate, reading.swings(), target, scale));
@@ -153,13 +153,7 @@ class ThreadService {
             String better = one.figure() == ShotFigure.OFFLINE ? null : Better.HIGHER.id();
             series.putIfAbsent(
                     id,
-                    new Series(
-                            id,
-                            one.figure().label() + (one.club().isEmpty() ? "" : ", " + one.club()),
-                            scale.unit(),
-                            Changes.BALLS,
-                            better,
-                            null));
+                    new Series(id, Said.label(one.figure(), one.club()), scale.unit(), ChangeView.BALLS, better, null));
             points.put(
                     id,
                     point(

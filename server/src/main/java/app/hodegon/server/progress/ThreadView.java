@@ -3,7 +3,7 @@ package app.hodegon.server.progress;
 import app.hodegon.core.progress.Target;
 import app.hodegon.core.swing.Units.Scale;
 import app.hodegon.server.plan.Done;
-import app.hodegon.server.progress.ProgressView.DistanceView;
+import app.hodegon.server.progress.ChangeView.DistanceView;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;

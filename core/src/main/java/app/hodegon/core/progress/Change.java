@@ -1,0 +1,66 @@
+package app.hodegon.core.progress;
+
+import app.hodegon.core.progress.Comparison.Count;
+import app.hodegon.core.shots.ShotFigure;
+import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Reading;
+import java.util.List;
+import java.util.Optional;
+
+/** Something that two measuring moments both hold, then and now. */
+public sealed interface Change {
+
+    Comparison comparison();
+
+    /** Whether it tells of what was worked on. */
+    boolean concerns();
+
+    /** What it is a change of: equal for the same thing at other moments. */
+    Object subject();
+
+    default Verdict verdict() {
+        return comparison().verdict();
+    }
+
+    /** How often a ball result turned up. */
+    record OfBalls(BallResult result, Count then, Count now, Comparison comparison, boolean concerns)
+            implements Change {
+        @Override
+        public Object subject() {
+            return result;
+        }
+    }
+
+    /**
+     * A measure at one checkpoint by one source.
+     *
+     * @param distance of the present value to its target; empty where there is none
+     */
+    record OfReading(Reading then, Reading now, Comparison comparison, boolean concerns, Optional<Distance> distance)
+            implements Change {
+        @Override
+        public Object subject() {
+            return List.of(then.measure(), then.at(), then.source());
+        }
+    }
+
+    /**
+     * A figure of the balls hit with one club; compared, yet no word on what was worked on: wind and the range's balls
+     * move it too.
+     *
+     * @param spread how far they lie apart; empty for speeds and for fewer than three balls
+     */
+    record OfShots(
+            String club, ShotFigure figure, Sample then, Sample now, Comparison comparison, Optional<Spread> spread)
+            implements Change {
+        @Override
+        public boolean concerns() {
+            return false;
+        }
+
+        @Override
+        public Object subject() {
+            return List.of(club, figure);
+        }
+    }
+}

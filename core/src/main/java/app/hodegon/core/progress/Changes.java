@@ -1,0 +1,157 @@
+package app.hodegon.core.progress;
+
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.progress.Comparison.Count;
+import app.hodegon.core.shots.Shot;
+import app.hodegon.core.shots.ShotFigure;
+import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Repeatability;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+
+/** Two measuring moments compared: every tally, reading and run of measured balls that both hold. */
+public final class Changes {
+
+    /** What was seen at one moment of a lesson. */
+    public record Moment(Observations seen, List<Shot> shots) {}
+
+    /** The same measure at the same checkpoint, read by two sources: never set against each other. */
+    public record TwoSources(Reading then, Reading now) {}
+
+    private final Moment then;
+    private final Moment now;
+    private final PressureSchool school;
+    private final Concern concern;
+    private final Repeatability repeatability;
+    private final List<Change> list;
+
+    /**
+     * @param school in which direction an improvement lies
+     * @param concern what tells of the faults worked on
+     */
+    public Changes(Moment then, Moment now, PressureSchool school, Concern concern, Repeatability repeatability) {
+        this.then = then;
+        this.now = now;
+        this.school = school;
+        this.concern = concern;
+        this.repeatability = repeatability;
+        list = compared(Comparison.CONFIDENCE);
+    }
+
+    /** With their 95 % intervals: tallies, readings, measured balls. */
+    public List<Change> list() {
+        return list;
+    }
+
+    /**
+     * Subjects of what is worse even though so many things were compared: each is held to its part of the 5 %
+     * (Bonferroni 1936). A plan is not overturned for the one of many that chance makes look worse.
+     */
+    public Set<Object> surelyWorse() {
+        double strict = 1 - (1 - Comparison.CONFIDENCE) / Math.max(1, list.size());
+        return compared(strict).stream()
+                .filter(c -> c.verdict() == Verdict.WORSE)
+                .map(Change::subject)
+                .collect(Collectors.toSet());
+    }
+
+    private List<Change> compared(double confidence) {
+        return Stream.of(
+                        Arrays.stream(BallResult.values()).flatMap(r -> tally(r, confidence).stream()),
+                        then.seen().readings().stream().flatMap(r -> reading(r, confidence).stream()),
+                        samples())
+                .flatMap(s -> s)
+                .toList();
+    }
+
+    private Optional<Change> tally(BallResult result, double confidence) {
+        int ofThen = then.seen().shots().total(result.kind());
+        int ofNow = now.seen().shots().total(result.kind());
+        int hitsThen = then.seen().shots().of(result);
+        int hitsNow = now.seen().shots().of(result);
+        if (ofThen == 0 || ofNow == 0 || hitsThen + hitsNow == 0) return Optional.empty();
+        Count first = new Count(hitsThen, ofThen);
+        Count second = new Count(hitsNow, ofNow);
+        return Aim.of(result)
+                .map(aim -> new Change.OfBalls(
+                        result,
+                        first,
+                        second,
+                        Comparison.ofCounts(first, second, aim, confidence),
+                        concern.with(result)));
+    }
+
+    private Optional<Change> reading(Reading first, double confidence) {
+        if (repeatability.sem(first.measure(), first.source()).isEmpty()) return Optional.empty();
+        return same(first)
+                .flatMap(second -> Aim.of(first, school)
+                        .map(aim -> new Change.OfReading(
+                                first,
+                                second,
+                                Comparison.ofReadings(first, second, aim, repeatability, confidence),
+                                concern.with(first),
+                                Target.of(second, school)
+                                        .flatMap(target -> Estimate.of(second, repeatability)
+                                                .map(estimate -> Distance.of(estimate, target))))));
+    }
+
+    private Optional<Reading> same(Reading first) {
+        return at(first).filter(r -> r.source() == first.source()).findFirst();
+    }
+
+    private Stream<Reading> at(Reading first) {
+        return now.seen().readings().stream().filter(r -> r.measure() == first.measure() && r.at().equals(first.at()));
+    }
+
+    private Stream<Change> samples() {
+        return then.shots().stream()
+                .map(Shot::club)
+                .distinct()
+                .flatMap(club -> Arrays.stream(ShotFigure.values()).flatMap(f -> sample(club, f).stream()));
+    }
+
+    private Optional<Change> sample(String club, ShotFigure figure) {
+        double[] first = values(then, club, figure);
+        double[] second = values(now, club, figure);
+        if (first.length < 2 || second.length < 2) return Optional.empty();
+        boolean scatters = figure == ShotFigure.CARRY || figure == ShotFigure.OFFLINE;
+        return Optional.of(new Change.OfShots(
+                club,
+                figure,
+                Sample.of(first),
+                Sample.of(second),
+                Comparison.ofSamples(first, second, aim(figure, first)),
+                scatters && first.length >= 3 && second.length >= 3
+                        ? Optional.of(Spread.compare(first, second))
+                        : Optional.empty()));
+    }
+
+    /** Further and faster is better; a miss is better the nearer it is to the line. */
+    private static Better aim(ShotFigure figure, double[] first) {
+        if (figure != ShotFigure.OFFLINE) return Better.HIGHER;
+        return Arrays.stream(first).sum() > 0 ? Better.LOWER : Better.HIGHER;
+    }
+
+    private static double[] values(Moment moment, String club, ShotFigure figure) {
+        return moment.shots().stream()
+                .filter(s -> s.club().equals(club))
+                .flatMapToDouble(s -> s.figure(figure).stream())
+                .toArray();
+    }
+
+    /** What was read at both moments, but by different sources. */
+    public List<TwoSources> notCompared() {
+        List<TwoSources> pairs = new ArrayList<>();
+        for (Reading first : then.seen().readings()) {
+            if (same(first).isEmpty()) at(first).findFirst().ifPresent(r -> pairs.add(new TwoSources(first, r)));
+        }
+        return List.copyOf(pairs);
+    }
+}

@@ -1,0 +1,48 @@
+package app.hodegon.server.progress;
+
+import app.hodegon.core.practice.Ladder;
+import app.hodegon.core.practice.Standing;
+import app.hodegon.server.plan.PlanView.StepView;
+import app.hodegon.server.plan.StoredPlan;
+import app.hodegon.server.progress.ProgressView.Promised;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+
+/**
+ * A gate of a plan with where the student stands on it now.
+ *
+ * @param standing empty where it was never checked
+ */
+record Gated(StepView step, Optional<Standing> standing) {
+
+    /** The gates of a plan in the order of the climb. */
+    static List<Gated> of(StoredPlan plan, Ladder ladder) {
+        return plan.plan().route().stream()
+                .filter(step -> step.gate() != null)
+                .map(step -> new Gated(step, ladder.on(step.id()).map(Ladder.RungState::standing)))
+                .toList();
+    }
+
+    static boolean allPassed(List<Gated> gates) {
+        return !gates.isEmpty() && gates.stream().allMatch(Gated::passed);
+    }
+
+    boolean passed() {
+        return standing.filter(s -> s == Standing.PASSED).isPresent();
+    }
+
+    /** Half of such students would have passed it by that day, or it is passed. */
+    boolean due(LocalDate day) {
+        return passed() || step.likelyOn() != null && !step.likelyOn().isAfter(day);
+    }
+
+    Promised view() {
+        return new Promised(
+                step.fault(),
+                step.rung(),
+                step.drill(),
+                step.chance(),
+                standing.map(Standing::id).orElse(null));
+    }
+}
