@@ -200,7 +200,17 @@ class PlannerTest {
     }
 
     static Stream<PlanRequest> random() {
-        return IntStream.range(0, 1000).mapToObj(seed -> random(new Random(seed)));
+        return Stream.concat(
+                IntStream.range(0, 1000).mapToObj(seed -> random(new Random(seed))),
+                IntStream.range(0, 200)
+                        .mapToObj(seed -> random(new Random(seed)))
+                        .flatMap(PlannerTest::refitted));
+    }
+
+    /** As a proposal would have it: what was learnt from a plan excuses from no rule. */
+    private static Stream<PlanRequest> refitted(PlanRequest request) {
+        return Stream.of(
+                Refit.smaller(request, 0.5), Refit.denser(request, LIBRARY), Refit.otherFeedback(request, LIBRARY));
     }
 
     private static PlanRequest random(Random random) {
