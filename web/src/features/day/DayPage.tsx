@@ -90,7 +90,7 @@ function Due({ due, catalogue }: { due: Wire["DueView"]; catalogue: Catalogue })
       client.setQueryData(queries.lesson(lesson.id).queryKey, lesson);
       client.invalidateQueries({ queryKey: ["students"] });
       client.invalidateQueries({ queryKey: ["day"] });
-      navigate(`/lessons/${lesson.id}`);
+      navigate(`/lessons/${lesson.id}?view=since`);
     },
   });
   const rung = (id: string) => catalogue.rungs.find((r) => r.id === id)?.label.toLowerCase();

@@ -107,14 +107,6 @@ class ShotFilesTest {
                         .body()
                         .path("id")
                         .asString();
-        coach.put(next + "/entry", """
-                        {"approach":{},"signs":{"pelvis-drifts-back":"no"},
-                         "before":{"readings":[],"shots":{"flight":{},"strike":{},"divot":{}}},
-                         "after":{"readings":[],"shots":{"flight":{},"strike":{},"divot":{}}},"note":""}""").expect(200);
-        coach.put(
-                        begun.lesson() + "/entry",
-                        coach.get(next).expect(200).body().path("entry").toString())
-                .expect(200);
         take(next, "before", balls(20, 131, 3), look(balls(20, 131, 3)).path("columns"), false)
                 .expect(201);
 

@@ -6,6 +6,7 @@ import static app.hodegon.server.db.Tables.LESSON_DECISION;
 import static app.hodegon.server.db.Tables.LESSON_READING;
 import static app.hodegon.server.db.Tables.LESSON_SHOT;
 import static app.hodegon.server.db.Tables.LESSON_SIGN;
+import static app.hodegon.server.db.Tables.SHOT_FILE;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.noCondition;
@@ -132,7 +133,11 @@ class LessonRepository {
                 .or(exists(selectOne()
                         .from(LESSON_SHOT)
                         .where(LESSON_SHOT.LESSON_ID.eq(LESSON.ID))
-                        .and(LESSON_SHOT.STAGE.eq(Stage.BEFORE.id()))));
+                        .and(LESSON_SHOT.STAGE.eq(Stage.BEFORE.id()))))
+                .or(exists(selectOne()
+                        .from(SHOT_FILE)
+                        .where(SHOT_FILE.LESSON_ID.eq(LESSON.ID))
+                        .and(SHOT_FILE.STAGE.eq(Stage.BEFORE.id()))));
     }
 
     private Result<LessonRecord> latest(Condition which, int most) {
