@@ -98,7 +98,7 @@ final class DemoTimes {
                 null);
         time("How proposals went", "GET", "/api/proposals", null);
         time("A student's whole record", "GET", "/api/students/" + student + "/record", null);
-        time("A file of 20,000 measured balls looked at", "POST", lesson + "/shot-files/look", shots());
+        time("A file of 20,000 measured balls looked at", "POST", lesson + "/shot-files/look", shots(), "under 2 s");
         time(
                 "A plan drafted, forecast and stored",
                 "PUT",
@@ -144,6 +144,11 @@ final class DemoTimes {
     }
 
     private void time(String what, String method, String path, String body) throws IOException, InterruptedException {
+        time(what, method, path, body, "under 100 ms");
+    }
+
+    private void time(String what, String method, String path, String body, String wanted)
+            throws IOException, InterruptedException {
         for (int i = 0; i < WARM; i++) server.send(method, path, body);
         double[] millis = new double[RUNS];
         for (int i = 0; i < RUNS; i++) {
@@ -152,8 +157,7 @@ final class DemoTimes {
             millis[i] = (System.nanoTime() - begun) / 1e6;
         }
         Arrays.sort(millis);
-        rows.add(
-                "| %s | %.1f ms | %.1f ms | under 100 ms |".formatted(what, millis[RUNS / 2], millis[RUNS * 95 / 100]));
+        rows.add("| %s | %.1f ms | %.1f ms | %s |".formatted(what, millis[RUNS / 2], millis[RUNS * 95 / 100], wanted));
     }
 
     private void row(String what, double value, String unit, String wanted) {
