@@ -43,11 +43,12 @@ function Rows({ changes }: { changes: Change[] }) {
 
 function ChangeRow({ change }: { change: Change }) {
   const { comparison, unit } = change;
+  const value = `pr-3 ${unit === "balls" ? "whitespace-nowrap" : ""}`;
   return (
     <tr className="border-line border-b align-baseline">
       <td className={`py-1.5 pr-3 ${change.concerns ? "font-semibold" : ""}`}>{change.label}</td>
-      <td className="pr-3">{change.then}</td>
-      <td className="pr-3">
+      <td className={value}>{change.then}</td>
+      <td className={value}>
         {change.now}
         {change.distance && (
           <span className="text-soft block text-sm">{distanceSaid(change.distance, unit)}</span>

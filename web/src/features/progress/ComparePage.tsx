@@ -209,11 +209,11 @@ function Feet({
           onChange={setAt}
         />
       </div>
-      <div className="grid gap-6 md:grid-cols-[13rem_13rem_1fr]">
+      <div className="grid gap-6 sm:grid-cols-2 lg:grid-cols-[13rem_13rem_1fr]">
         {[first, second].map((moment) => {
           const of = (id: string) => moment.readings.find((r) => r.id === id && r.at === shown)?.value;
           return (
-            <figure key={moment.lessonId + moment.moment}>
+            <figure key={moment.lessonId + moment.moment} className="max-w-72">
               <figcaption className="font-semibold">
                 {longDay(moment.heldOn)}, {moment.moment}
               </figcaption>
@@ -229,7 +229,7 @@ function Feet({
             </figure>
           );
         })}
-        <div>
+        <div className="sm:col-span-2 lg:col-span-1">
           <p className="font-semibold">Load under the trail foot, from address to finish</p>
           <ShareStrip
             checkpoints={catalogue.checkpoints}

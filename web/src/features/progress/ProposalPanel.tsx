@@ -44,6 +44,7 @@ export function ProposalPanel({
     onSuccess: changed,
   });
   const busy = answer.isPending || takeBack.isPending;
+  const means = proposal.answer ? proposal.answer.done?.means : proposal.kind.means;
   return (
     <section aria-labelledby="proposal" className="border-strong-line grid gap-2 border-l-4 pl-4">
       <h3 id="proposal">Proposed: {proposal.kind.label.toLowerCase()}</h3>
@@ -52,7 +53,7 @@ export function ProposalPanel({
           <li key={reason}>{reason}</li>
         ))}
       </ul>
-      <p>{proposal.kind.means}</p>
+      {means && <p>{means}</p>}
       {(proposal.answer?.done ?? proposal.kind).id === "look-again" && (
         <LookAlikes worked={worked} catalogue={catalogue} />
       )}

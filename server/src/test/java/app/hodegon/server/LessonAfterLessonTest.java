@@ -145,6 +145,22 @@ class LessonAfterLessonTest {
     }
 
     @Test
+    void aResultThatTurnedUpOnceHasItsZerosInEveryLesson() {
+        nextLesson(0);
+        JsonNode thread = coach.get("/api/students/" + begun.student() + "/thread")
+                .expect(200)
+                .body();
+        assertThat(thread.at("/knots/0/before/flight:slice/value").asInt()).isEqualTo(80);
+        assertThat(thread.at("/knots/1/before/flight:slice/value").asInt()).isZero();
+        assertThat(thread.path("series").findValuesAsString("id")).doesNotContain("flight:hook");
+        JsonNode top = find(thread.path("series"), "id", "trail-share@top/seen");
+        assertThat(top.at("/target/low").asInt()).isEqualTo(40);
+        assertThat(thread.at("/knots/0/before/trail-share@top~1seen/distance/value")
+                        .asInt())
+                .isEqualTo(15);
+    }
+
+    @Test
     void twoMomentsStandSideBySide() {
         String second = nextLesson(5);
         String query =

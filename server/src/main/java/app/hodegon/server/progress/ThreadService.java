@@ -36,8 +36,10 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** A student's last lessons as knots with the practice between as strands. */
@@ -77,7 +79,11 @@ class ThreadService {
         Map<UUID, List<ShotSummary>> measured =
                 shots.summaries(ids).stream().collect(Collectors.groupingBy(ShotSummary::lesson));
         LocalDate today = LocalDate.now(clock);
-        Map<String, Series> series = new LinkedHashMap<>();
+        Set<BallResult> turnedUp = shown.stream()
+                .flatMap(l -> Stream.of(l.before(), l.after()))
+                .flatMap(seen -> seen.shots().counts().keySet().stream())
+                .collect(Collectors.toSet());
+        Book book = new Book(turnedUp, said);
         List<Knot> knots = new ArrayList<>();
         for (StoredLesson lesson : shown) {
             Optional<PlanHead> plan = PlanHead.of(lesson.id(), heads);
@@ -87,8 +93,8 @@ class ThreadService {
                     lesson.id(),
                     lesson.heldOn(),
                     lesson.focus().stream().map(f -> f.id()).toList(),
-                    points(lesson.before(), of(balls, Stage.BEFORE), series, school, said),
-                    points(lesson.after(), of(balls, Stage.AFTER), series, school, said),
+                    book.points(lesson.before(), of(balls, Stage.BEFORE), school),
+                    book.points(lesson.after(), of(balls, Stage.AFTER), school),
                     plan.map(PlanHead::nextLesson).orElse(null),
                     plan.map(p -> Done.of(
                                     p.planned(),
@@ -96,7 +102,7 @@ class ThreadService {
                                     p.nextLesson().isBefore(today) ? p.nextLesson() : today))
                             .orElse(null)));
         }
-        List<Series> inOrder = series.values().stream()
+        List<Series> inOrder = book.series.values().stream()
                 .sorted(Comparator.comparingInt(ThreadService::rank))
                 .toList();
         return new ThreadView(inOrder, knots, lessons.count(studentId));
@@ -112,57 +118,74 @@ class ThreadService {
         return balls.stream().filter(b -> b.stage() == stage).toList();
     }
 
-    private static Map<String, Point> points(
-            Observations seen,
-            List<ShotSummary> measured,
-            Map<String, Series> series,
-            PressureSchool school,
-            Said said) {
-        Map<String, Point> points = new HashMap<>();
-        for (BallResult result : BallResult.values()) {
-            int balls = seen.shots().total(result.kind());
-            if (balls == 0 || Aim.of(result).isEmpty()) continue;
-            int hits = seen.shots().of(result);
-            String id = result.kind().id() + ":" + result.id();
-            // A result that never turned up is no story; once it has, its zeros are part of it.
-            if (hits == 0 && !series.containsKey(id)) continue;
-            String better = Aim.of(result).orElseThrow().id();
-            series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", ChangeView.BALLS, better, null));
-            points.put(id, point(Estimate.of(new Count(hits, balls)), balls, Optional.empty(), PER_CENT));
+    /** The series of some lessons, found while their points are read. */
+    private static final class Book {
+
+        private final Map<String, Series> series = new LinkedHashMap<>();
+        private final Set<BallResult> turnedUp;
+        private final Said said;
+
+        /**
+         * @param turnedUp results that are part of the story: one that never turned up is none, of one that did the zeros
+         *     belong to it
+         */
+        Book(Set<BallResult> turnedUp, Said said) {
+            this.turnedUp = turnedUp;
+            this.said = said;
         }
-        for (Reading reading : seen.readings()) {
-            String id = Said.series(reading);
-            Optional<Target> target = Target.of(reading, school);
-            Scale scale = said.scale(reading);
-            Estimate.of(reading, said.repeatability()).ifPresent(estimate -> {
-                series.put(
+
+        Map<String, Point> points(Observations seen, List<ShotSummary> measured, PressureSchool school) {
+            Map<String, Point> points = new HashMap<>();
+            for (BallResult result : BallResult.values()) {
+                int balls = seen.shots().total(result.kind());
+                if (balls == 0 || Aim.of(result).isEmpty() || !turnedUp.contains(result)) continue;
+                int hits = seen.shots().of(result);
+                String id = result.kind().id() + ":" + result.id();
+                String better = Aim.of(result).orElseThrow().id();
+                series.putIfAbsent(id, new Series(id, "Balls: " + result.label(), "%", ChangeView.BALLS, better, null));
+                points.put(id, point(Estimate.of(new Count(hits, balls)), balls, Optional.empty(), PER_CENT));
+            }
+            for (Reading reading : seen.readings()) {
+                String id = Said.series(reading);
+                Optional<Target> target = Target.of(reading, school);
+                Scale scale = said.scale(reading);
+                Estimate.of(reading, said.repeatability()).ifPresent(estimate -> {
+                    series.put(
+                            id,
+                            new Series(
+                                    id,
+                                    said.label(reading) + " ("
+                                            + reading.source().id() + ")",
+                                    scale.unit(),
+                                    ChangeView.SWINGS,
+                                    null,
+                                    target.map(t -> TargetView.of(t, scale)).orElse(null)));
+                    points.put(id, point(estimate, reading.swings(), target, scale));
+                });
+            }
+            for (ShotSummary one : measured) {
+                String id = one.figure().id() + "/" + one.club();
+                Scale scale = said.units().of(one.figure().unit());
+                String better = one.figure() == ShotFigure.OFFLINE ? null : Better.HIGHER.id();
+                series.putIfAbsent(
                         id,
                         new Series(
                                 id,
-                                said.label(reading) + " (" + reading.source().id() + ")",
+                                Said.label(one.figure(), one.club()),
                                 scale.unit(),
-                                ChangeView.SWINGS,
-                                null,
-                                target.map(t -> TargetView.of(t, scale)).orElse(null)));
-                points.put(id, point(estimate, reading.swings(), target, scale));
-            });
+                                ChangeView.BALLS,
+                                better,
+                                null));
+                points.put(
+                        id,
+                        point(
+                                Estimate.ofMean(one.mean(), one.deviation(), one.balls()),
+                                one.balls(),
+                                Optional.empty(),
+                                scale));
+            }
+            return points;
         }
-        for (ShotSummary one : measured) {
-            String id = one.figure().id() + "/" + one.club();
-            Scale scale = said.units().of(one.figure().unit());
-            String better = one.figure() == ShotFigure.OFFLINE ? null : Better.HIGHER.id();
-            series.putIfAbsent(
-                    id,
-                    new Series(id, Said.label(one.figure(), one.club()), scale.unit(), ChangeView.BALLS, better, null));
-            points.put(
-                    id,
-                    point(
-                            Estimate.ofMean(one.mean(), one.deviation(), one.balls()),
-                            one.balls(),
-                            Optional.empty(),
-                            scale));
-        }
-        return points;
     }
 
     private static Point point(Estimate estimate, int of, Optional<Target> target, Scale scale) {
