@@ -9,7 +9,9 @@ const PROGRESS: Progress = {
   done: { plannedDays: 8, doneDays: 3, plannedReps: 600, doneReps: 210 },
   sinceLesson: "l0",
   worked: ["sway"],
-  promised: [{ fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed" }],
+  promised: [
+    { fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed", checks: [8, 9] },
+  ],
   notes: [],
   changes: [
     {
@@ -216,7 +218,7 @@ describe("what the lesson says", () => {
   it("tells better from cannot tell, and does not blame what was not practised", async () => {
     await open("/lessons/l1?view=since");
     const rows = await screen.findAllByRole("row");
-    expect(rows[0]!.textContent).toContain("FeelDisc turn80 % expectedpassed");
+    expect(rows[0]!.textContent).toContain("FeelDisc turn80 % expected8 · 9 of 10passed");
     expect(rows[2]!.textContent).toContain("slice8 of 101 of 10better−70 (−86 to −27) %better–");
     expect(rows[4]!.textContent).toContain("190 more balls each would tell");
     expect(screen.getByText(/Less than half was practised/)).toBeTruthy();

@@ -103,6 +103,7 @@ function Promised({ promised, catalogue }: { promised: Progress["promised"]; cat
             <td className="text-soft pr-4">
               {p.chance == null ? "" : `${Math.round(100 * p.chance)} % expected`}
             </td>
+            <td className="text-soft pr-4">{p.checks.length > 0 && `${p.checks.join(" · ")} of 10`}</td>
             <td className={p.standing === "passed" ? "font-semibold" : "text-soft"}>
               {p.standing ? STANDING[p.standing] : "not checked"}
             </td>

@@ -33,8 +33,8 @@ const PROGRESS: Progress = {
   worked: ["sway"],
   done: { plannedDays: 8, doneDays: 3, plannedReps: 600, doneReps: 210 },
   promised: [
-    { fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed" },
-    { fault: "sway", rung: "rehearse", drill: "disc-turn", chance: 0.6 },
+    { fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed", checks: [8, 9] },
+    { fault: "sway", rung: "rehearse", drill: "disc-turn", chance: 0.6, checks: [] },
   ],
   changes: [
     change("strike:fat", "fat", "cannot-tell"),

@@ -90,6 +90,7 @@ class JourneyTest {
         assertThat(progress.at("/done/doneDays").asInt()).isEqualTo(1);
         assertThat(progress.path("promised")).as("what was tried").hasSize(1);
         assertThat(progress.at("/promised/0/standing").asString()).isEqualTo("stay");
+        assertThat(progress.at("/promised/0/checks/0").asInt()).isEqualTo(9);
         JsonNode slice = progress.path("changes")
                 .valueStream()
                 .filter(c -> c.path("id").asString().equals("flight:slice"))

@@ -1,6 +1,7 @@
 package app.hodegon.server.progress;
 
 import app.hodegon.core.practice.Ladder;
+import app.hodegon.core.practice.Ladder.RungState;
 import app.hodegon.core.practice.Standing;
 import app.hodegon.server.plan.PlanView.StepView;
 import app.hodegon.server.plan.StoredPlan;
@@ -12,15 +13,15 @@ import java.util.Optional;
 /**
  * A gate of a plan with where the student stands on it now.
  *
- * @param standing empty where it was never checked
+ * @param state empty where it was never checked
  */
-record Gated(StepView step, Optional<Standing> standing) {
+record Gated(StepView step, Optional<RungState> state) {
 
     /** The gates of a plan in the order of the climb. */
     static List<Gated> of(StoredPlan plan, Ladder ladder) {
         return plan.plan().route().stream()
                 .filter(step -> step.gate() != null)
-                .map(step -> new Gated(step, ladder.on(step.id()).map(Ladder.RungState::standing)))
+                .map(step -> new Gated(step, ladder.on(step.id())))
                 .toList();
     }
 
@@ -29,7 +30,7 @@ record Gated(StepView step, Optional<Standing> standing) {
     }
 
     boolean passed() {
-        return standing.filter(s -> s == Standing.PASSED).isPresent();
+        return state.filter(s -> s.standing() == Standing.PASSED).isPresent();
     }
 
     /** Half of such students would have passed it by that day, or it is passed. */
@@ -43,6 +44,7 @@ record Gated(StepView step, Optional<Standing> standing) {
                 step.rung(),
                 step.drill(),
                 step.chance(),
-                standing.map(Standing::id).orElse(null));
+                state.map(s -> s.standing().id()).orElse(null),
+                state.map(s -> s.all().stream().map(set -> set.good()).toList()).orElse(List.of()));
     }
 }

@@ -119,7 +119,7 @@ class ProgressService {
                 since.then().focus().stream().map(f -> f.id()).toList(),
                 since.done().orElse(null),
                 since.gates().stream()
-                        .filter(g -> g.due(since.now().heldOn()) || g.standing().isPresent())
+                        .filter(g -> g.due(since.now().heldOn()) || g.state().isPresent())
                         .map(Gated::view)
                         .toList(),
                 since.kept().list().stream()

@@ -39,13 +39,15 @@ record ProgressView(
      *
      * @param chance of being through by now, as it was forecast, 0 to 1; null where it was not
      * @param standing where the student stands; null where it was never checked
+     * @param checks good reps of ten in each check set, in the order done
      */
     record Promised(
             @NotNull String fault,
             @NotNull String rung,
             @NotNull String drill,
             Double chance,
-            String standing) {}
+            String standing,
+            @NotNull List<Integer> checks) {}
 
     /**
      * @param because in sentences
