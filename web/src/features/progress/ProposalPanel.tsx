@@ -31,7 +31,13 @@ export function ProposalPanel({
       client.invalidateQueries({ queryKey: ["proposals"] }),
     ]);
   const answer = useMutation({
-    mutationFn: (given: Answer) => api.put<Wire["AnswerView"]>(`/api/lessons/${lessonId}/proposal`, given),
+    mutationFn: (given: Answer) =>
+      api.put<Wire["AnswerView"]>(`/api/lessons/${lessonId}/proposal`, {
+        proposed: proposal.kind.id,
+        ...given,
+      }),
+    // Refused because something else was measured meanwhile: show what is proposed now.
+    onError: changed,
     onSuccess: async (kept) => {
       setAsking(undefined);
       client.removeQueries({ queryKey: queries.lessonPlan(lessonId).queryKey });

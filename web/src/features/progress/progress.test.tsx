@@ -39,7 +39,7 @@ describe("a proposal", () => {
     const calls = open();
     fireEvent.click(screen.getByRole("button", { name: "Take it and plan" }));
     expect(await screen.findByText("Now at /lessons/:id/plan")).toBeTruthy();
-    expect(calls[0]!.body).toEqual({ answer: "taken", instead: null, reason: "" });
+    expect(calls[0]!.body).toEqual({ proposed: "go-on", answer: "taken", instead: null, reason: "" });
   });
 
   it("asks what is done instead and why", async () => {
@@ -50,7 +50,12 @@ describe("a proposal", () => {
     fireEvent.change(screen.getByLabelText("Why"), { target: { value: "new pattern" } });
     fireEvent.click(screen.getByRole("button", { name: "Do this instead" }));
     await screen.findByRole("button", { name: "Take it and plan" });
-    expect(calls[0]!.body).toEqual({ answer: "changed", instead: "look-again", reason: "new pattern" });
+    expect(calls[0]!.body).toEqual({
+      proposed: "go-on",
+      answer: "changed",
+      instead: "look-again",
+      reason: "new pattern",
+    });
   });
 
   it("says first what is mistaken for the fault when it looks again", () => {

@@ -69,7 +69,13 @@ class LessonAfterLessonTest {
                 .as("the early school wants at most 60 % at the top")
                 .isEqualTo(15);
 
-        coach.put(second + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+        coach.put(
+                        second + "/proposal",
+                        "{\"proposed\":\"advance\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+                .refused(409);
+        coach.put(
+                        second + "/proposal",
+                        "{\"proposed\":\"go-on\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
                 .expect(200);
         JsonNode plan = coach.get(second + "/plan").expect(200).body();
         assertThat(plan.path("assigned").asBoolean()).isFalse();
@@ -80,7 +86,9 @@ class LessonAfterLessonTest {
         assertThat(progress(second).at("/proposal/answer/answer").asString()).isEqualTo("taken");
         coach.post("/api/plans/" + plan.path("id").asString() + "/assignment", null)
                 .expect(200);
-        coach.put(second + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+        coach.put(
+                        second + "/proposal",
+                        "{\"proposed\":\"go-on\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
                 .refused(409);
 
         JsonNode untold = goOn();
@@ -106,7 +114,7 @@ class LessonAfterLessonTest {
     @Test
     void changedItLaysTheOtherPlanAndNeedsAReason() {
         String second = nextLesson(15);
-        String changed = "{\"answer\":\"changed\",\"instead\":%s,\"reason\":\"%s\"}";
+        String changed = "{\"proposed\":\"go-on\",\"answer\":\"changed\",\"instead\":%s,\"reason\":\"%s\"}";
         coach.put(second + "/proposal", changed.formatted("\"smaller-plan\"", ""))
                 .refused(422);
         coach.put(second + "/proposal", changed.formatted("null", "busy month")).refused(422);
@@ -134,13 +142,19 @@ class LessonAfterLessonTest {
     @Test
     void refusedItIsKeptWithItsReasonAndNothingIsLaid() {
         String second = nextLesson(15);
-        coach.put(second + "/proposal", "{\"answer\":\"refused\",\"instead\":null,\"reason\":\"\"}")
+        coach.put(
+                        second + "/proposal",
+                        "{\"proposed\":\"go-on\",\"answer\":\"refused\",\"instead\":null,\"reason\":\"\"}")
                 .refused(422);
-        coach.put(second + "/proposal", "{\"answer\":\"refused\",\"instead\":null,\"reason\":\"going away\"}")
+        coach.put(
+                        second + "/proposal",
+                        "{\"proposed\":\"go-on\",\"answer\":\"refused\",\"instead\":null,\"reason\":\"going away\"}")
                 .expect(200);
         coach.get(second + "/plan").refused(404);
         assertThat(progress(second).at("/proposal/answer/reason").asString()).isEqualTo("going away");
-        coach.put(begun.lesson() + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+        coach.put(
+                        begun.lesson() + "/proposal",
+                        "{\"proposed\":\"go-on\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
                 .refused(409);
     }
 

@@ -62,7 +62,9 @@ class SafetyTest {
         first.get("/api/lessons/" + lesson + "/shot-files").refused(404);
         first.post("/api/lessons/" + lesson + "/shot-files/look", "{\"text\":\"Carry\\n100\"}")
                 .refused(404);
-        first.put("/api/lessons/" + lesson + "/proposal", "{\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+        first.put(
+                        "/api/lessons/" + lesson + "/proposal",
+                        "{\"proposed\":\"go-on\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
                 .refused(404);
         first.delete("/api/lessons/" + lesson + "/proposal").refused(404);
     }

@@ -1,5 +1,6 @@
 package app.hodegon.server.progress;
 
+import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.http.Invalid;
@@ -39,11 +40,13 @@ class ProgressController {
     }
 
     /**
+     * @param proposed what the coach saw proposed
      * @param answer taken, changed or refused
      * @param instead what is done where it is changed; null else
      * @param reason needed unless it is taken
      */
     record AnswerEntry(
+            @NotNull @Size(max = 20) String proposed,
             @NotNull @Size(max = 10) String answer,
             @Size(max = 20) String instead,
             @NotNull @Size(max = 500) String reason) {}
@@ -59,6 +62,7 @@ class ProgressController {
         return proposals.answer(
                 coach,
                 id,
+                Invalid.in("proposed", () -> Identified.of(Proposal.Kind.class, entry.proposed())),
                 Invalid.in("answer", () -> Identified.of(Answer.class, entry.answer())),
                 entry.instead(),
                 entry.reason());

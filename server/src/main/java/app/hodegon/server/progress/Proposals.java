@@ -66,14 +66,19 @@ public class Proposals {
      * Keeps the answer. What is done of it, if it leads to a plan, is laid as a draft at once: the lesson's focus is
      * set where the coach has not chosen one.
      *
+     * @param seen what the coach saw proposed; if it is another by now nothing is done
      * @param instead what is done where the proposal is changed; null else
      */
     @Transactional
-    AnswerView answer(Account coach, UUID lessonId, Answer answer, String instead, String reason) {
+    AnswerView answer(Account coach, UUID lessonId, Kind seen, Answer answer, String instead, String reason) {
         Since since = progress.since(coach, lessonId)
                 .filter(s -> s.proposal().isPresent())
                 .orElseThrow(() -> new Conflict("Nothing is proposed at this lesson."));
         Proposal proposal = since.proposal().orElseThrow();
+        if (proposal.kind() != seen) {
+            throw new Conflict("On what is measured by now, another step is proposed: "
+                    + proposal.kind().label().toLowerCase() + ". Look again.");
+        }
         if (answer != Answer.TAKEN && reason.isBlank()) {
             throw new Invalid("reason", "Say in a few words why: it is kept with the record.");
         }
