@@ -1,10 +1,13 @@
+import { useState } from "react";
+import { Button } from "@/ui/Button";
 import { shortDay } from "@/ui/dates";
 import { Note } from "@/ui/Notice";
+import type { Kept } from "./outbox";
 import { useOutbox } from "./useOutbox";
 
 /** What of the student's practice the coach does not have yet. */
 export function Waiting() {
-  const waiting = useOutbox();
+  const { waiting, putAway } = useOutbox();
   const unsent = waiting.filter((k) => k.state === "unsent");
   return (
     <div role="status" className="grid gap-3 not-empty:mb-4">
@@ -17,10 +20,32 @@ export function Waiting() {
       {waiting
         .filter((k) => k.state === "refused")
         .map((k) => (
-          <Note key={k.id} tone="warn">
-            {shortDay(k.entry.day)} could not be taken: {k.refusal} Show it to your coach.
-          </Note>
+          <Refused key={k.id} kept={k} onPutAway={() => putAway(k.id)} />
         ))}
     </div>
+  );
+}
+
+/** A practice that was not taken; it goes only after a second tap, for it is nowhere else. */
+function Refused({ kept, onPutAway }: { kept: Kept; onPutAway: () => void }) {
+  const [asked, setAsked] = useState(false);
+  return (
+    <Note tone="warn">
+      <p>
+        {shortDay(kept.entry.day)} could not be taken: {kept.refusal} Show it to your coach.
+      </p>
+      {asked ? (
+        <p className="flex flex-wrap gap-2">
+          <Button onClick={onPutAway}>Delete it from this phone</Button>
+          <Button weight="quiet" onClick={() => setAsked(false)}>
+            Keep it
+          </Button>
+        </p>
+      ) : (
+        <Button weight="quiet" onClick={() => setAsked(true)}>
+          Put it away
+        </Button>
+      )}
+    </Note>
   );
 }

@@ -1,4 +1,4 @@
-import { act, cleanup, screen, waitFor } from "@testing-library/react";
+import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { block, serve, show, SIGNED_IN } from "@/testing/fixtures";
 import { Outbox } from "./outbox";
@@ -80,5 +80,19 @@ describe("what waits to be sent", () => {
     show(<Waiting />);
     expect((await screen.findByText(/could not be taken/)).textContent).toContain("not here");
     expect(outbox.kept().find((k) => k.id === good.id)?.state).toBe("sent");
+    fireEvent.click(screen.getByRole("button", { name: "Put it away" }));
+    fireEvent.click(screen.getByRole("button", { name: "Keep it" }));
+    expect(outbox.kept().some((k) => k.id === bad.id)).toBe(true);
+    fireEvent.click(screen.getByRole("button", { name: "Put it away" }));
+    fireEvent.click(screen.getByRole("button", { name: "Delete it from this phone" }));
+    expect(screen.queryByText(/could not be taken/)).toBeNull();
+    expect(outbox.kept().map((k) => k.id)).toEqual([good.id]);
+  });
+
+  it("is not put away while it may still go", () => {
+    const one = draft("2026-12-01");
+    outbox.keep(one);
+    outbox.putAway(one.id);
+    expect(outbox.isUnsent(one.id)).toBe(true);
   });
 });

@@ -54,6 +54,11 @@ export class Outbox {
     this.mark(draft, { state: "refused", refusal });
   }
 
+  /** Forgets a session that was refused; one that may still go stays. */
+  putAway(id: string) {
+    this.store(this.kept().filter((k) => k.id !== id || k.state !== "refused"));
+  }
+
   private mark(draft: Draft, as: Pick<Kept, "state" | "refusal">) {
     const same = (k: Kept) =>
       k.id === draft.id && k.entry.edition === draft.entry.edition && k.state === "unsent";

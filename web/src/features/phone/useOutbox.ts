@@ -12,7 +12,7 @@ export function useOwnOutbox(): Outbox {
   return useMemo(() => new Outbox(account), [account]);
 }
 
-/** Sends what waits on the phone: now, when a signal comes or something was read, and from time to time; gives what is left. */
+/** Sends what waits on the phone: now, when a signal comes or something was read, and from time to time. Gives what is left. */
 export function useOutbox() {
   const client = useQueryClient();
   const outbox = useOwnOutbox();
@@ -36,5 +36,9 @@ export function useOutbox() {
       window.removeEventListener("online", flush);
     };
   }, [client, outbox, answered]);
-  return waiting;
+  const putAway = (id: string) => {
+    outbox.putAway(id);
+    setWaiting((was) => was.filter((k) => k.id !== id));
+  };
+  return { waiting, putAway };
 }
