@@ -86,7 +86,10 @@ class RecordTest {
         "lesson,      heldOn,       soon",
         "lessonReading, swings,     many",
         "lessonReading, lessonId,   00000000-0000-0000-0000-000000000001",
-        "practiceBlock, rung,       attic"
+        "practiceBlock, rung,       attic",
+        "proposalAnswer, proposed,  luck",
+        "student,     units,        furlongs",
+        "planDocument, planId,      00000000-0000-0000-0000-000000000001"
     })
     void aRecordThatCannotBeIsRefusedAndNothingOfItIsKept(String section, String field, String value, Client coach) {
         coach.signIn("second@demo.example", "demo-coach");
@@ -128,5 +131,7 @@ class RecordTest {
         }
         coach.post("/api/records", "{\"kind\":\"something\"}").refused(422);
         coach.post("/api/records", "[]").refused(422);
+        ((ObjectNode) out).remove("drills");
+        coach.post("/api/records", out.toString()).refused(422);
     }
 }

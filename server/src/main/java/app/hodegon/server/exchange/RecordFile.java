@@ -130,6 +130,7 @@ final class RecordFile {
         }
         Map<String, List<Map<String, Object>>> record = new LinkedHashMap<>();
         for (RecordSection section : sections) record.put(section.name(), rows(section, file.path(section.name())));
+        if (!file.path("drills").isArray()) fault("drills", "must be a list.");
         if (faults.isEmpty() && record.get("student").size() != 1) fault("student", "must be one student.");
         if (faults.isEmpty()) references(record);
         if (!faults.isEmpty()) throw new InvalidParts(faults);

@@ -1,5 +1,7 @@
 package app.hodegon.server.exchange;
 
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.gate.StudentGates;
@@ -8,6 +10,8 @@ import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.progress.Proposals;
+import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
@@ -16,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
@@ -38,6 +43,8 @@ class Records {
     private final PracticeLog practice;
     private final StudentGates gates;
     private final Drills drills;
+    private final ShotFiles shots;
+    private final Proposals proposals;
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
 
@@ -49,6 +56,8 @@ class Records {
             PracticeLog practice,
             StudentGates gates,
             Drills drills,
+            ShotFiles shots,
+            Proposals proposals,
             JsonMapper json,
             ApplicationEventPublisher events) {
         this.records = records;
@@ -58,6 +67,8 @@ class Records {
         this.practice = practice;
         this.gates = gates;
         this.drills = drills;
+        this.shots = shots;
+        this.proposals = proposals;
         this.json = json;
         this.events = events;
     }
@@ -103,8 +114,16 @@ class Records {
         }
         try {
             StoredStudent stored = students.byId(student);
+            Identified.of(Units.class, stored.units());
             lessons.readWhole(student);
-            record.get("plan").forEach(plan -> plans.ofStudent(student, (UUID) plan.get("id")));
+            ids(record, "lesson").forEach(lesson -> {
+                shots.readWhole(lesson);
+                proposals.readWhole(lesson);
+            });
+            ids(record, "plan").forEach(plan -> {
+                plans.ofStudent(student, plan);
+                plans.relaid(plan);
+            });
             practice.since(student, BEFORE_ANY);
             practice.ladder(student);
             gates.of(student);
@@ -113,6 +132,10 @@ class Records {
         } catch (IllegalArgumentException | NoSuchElementException | JacksonException unreadable) {
             throw new Invalid("file", "This record cannot be read: " + unreadable.getMessage());
         }
+    }
+
+    private static Stream<UUID> ids(Map<String, List<Map<String, Object>>> record, String section) {
+        return record.get(section).stream().map(row -> (UUID) row.get("id"));
     }
 
     /**

@@ -101,6 +101,15 @@ public class Proposals {
         });
     }
 
+    /**
+     * Reads the answer given at a lesson.
+     *
+     * @throws IllegalArgumentException if it cannot be
+     */
+    public void readWhole(UUID lesson) {
+        answers.of(lesson);
+    }
+
     private static Kind other(Kind proposed, String instead) {
         if (instead == null) throw new Invalid("instead", "Say what is done instead.");
         Kind kind = Invalid.in("instead", () -> Identified.of(Kind.class, instead));

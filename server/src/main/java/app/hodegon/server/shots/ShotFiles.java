@@ -7,6 +7,7 @@ import app.hodegon.core.shots.ShotColumns;
 import app.hodegon.core.shots.ShotRows;
 import app.hodegon.core.simulate.RangeBay;
 import app.hodegon.core.simulate.RangeBay.Club;
+import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
@@ -124,6 +125,15 @@ public class ShotFiles {
     /** The measured balls of one moment; the caller has made sure that the lesson may be seen. */
     public List<Shot> ofMoment(UUID lesson, Stage stage) {
         return shots.ofMoment(lesson, stage);
+    }
+
+    /**
+     * Reads all balls of a lesson.
+     *
+     * @throws IllegalArgumentException if any of them cannot be
+     */
+    public void readWhole(UUID lesson) {
+        shots.files(lesson).forEach(f -> shots.ofMoment(lesson, Identified.of(Stage.class, f.stage())));
     }
 
     /** The measured balls of these lessons in short; the caller has made sure that they may be seen. */
