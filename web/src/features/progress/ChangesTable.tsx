@@ -56,6 +56,7 @@ function ChangeRow({ change }: { change: Change }) {
       </td>
       <td className="pr-3">
         <span className={told(comparison) ? "font-semibold" : "text-soft"}>{verdictSaid(comparison)}</span>
+        {change.past && " – past it, to the other side"}
         <span className="text-soft block text-sm">
           {differenceSaid(change)}
           {comparison.toTell != null && ` – ${comparison.toTell} more ${change.tries} each would tell`}

@@ -127,6 +127,7 @@ const change = (label: string, verdict: string, concerns = false): Compare["chan
   tries: "balls",
   then: "6 of 10",
   now: "1 of 10",
+  past: false,
   concerns,
   comparison: { difference: -0.5, low: -0.75, high: -0.08, verdict },
   said: `${label} said`,

@@ -37,9 +37,9 @@ export function reportOf(
   return {
     student: lesson.studentName,
     day: longDay(lesson.heldOn),
-    faults: catalogue.faults
-      .filter((f) => faults.includes(f.id))
-      .map((f) => ({ name: f.label, what: f.what })),
+    faults: faults.flatMap((id) =>
+      catalogue.faults.filter((f) => f.id === id).map((f) => ({ name: f.label, what: f.what })),
+    ),
     practised: practised(progress),
     passed: progress.promised
       .filter((p) => p.standing === "passed")

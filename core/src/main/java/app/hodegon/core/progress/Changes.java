@@ -90,16 +90,22 @@ public final class Changes {
 
     private Optional<Change> reading(Reading first, double confidence) {
         if (repeatability.sem(first.measure(), first.source()).isEmpty()) return Optional.empty();
-        return same(first)
-                .flatMap(second -> Aim.of(first, school)
-                        .map(aim -> new Change.OfReading(
-                                first,
-                                second,
-                                Comparison.ofReadings(first, second, aim, repeatability, confidence),
-                                concern.with(first),
-                                Target.of(second, school)
-                                        .flatMap(target -> Estimate.of(second, repeatability)
-                                                .map(estimate -> Distance.of(estimate, target))))));
+        return same(first).flatMap(second -> Aim.of(first, school).map(aim -> reading(first, second, aim, confidence)));
+    }
+
+    private Change reading(Reading first, Reading second, Better aim, double confidence) {
+        Optional<Target> target = Target.of(second, school);
+        Optional<Reading> mirrored = target.filter(t -> t.beyond(first.value()) * t.beyond(second.value()) < 0)
+                .map(t -> second.at(t.mirrored(second.value())));
+        Comparison change = Comparison.ofReadings(first, second, aim, repeatability, confidence);
+        return new Change.OfReading(
+                first,
+                second,
+                mirrored.map(m -> change.judgedBy(Comparison.ofReadings(first, m, aim, repeatability, confidence)))
+                        .orElse(change),
+                concern.with(first),
+                mirrored.isPresent(),
+                target.flatMap(t -> Estimate.of(second, repeatability).map(e -> Distance.of(e, t))));
     }
 
     private Optional<Reading> same(Reading first) {
@@ -121,22 +127,27 @@ public final class Changes {
         double[] first = values(then, club, figure);
         double[] second = values(now, club, figure);
         if (first.length < 2 || second.length < 2) return Optional.empty();
+        Sample then = Sample.of(first);
+        Sample now = Sample.of(second);
+        boolean past = figure == ShotFigure.OFFLINE && then.mean() * now.mean() < 0;
+        Better aim = figure != ShotFigure.OFFLINE || then.mean() < 0 ? Better.HIGHER : Better.LOWER;
+        Comparison change = Comparison.ofSamples(first, second, aim);
         boolean scatters = figure == ShotFigure.CARRY || figure == ShotFigure.OFFLINE;
         return Optional.of(new Change.OfShots(
                 club,
                 figure,
-                Sample.of(first),
-                Sample.of(second),
-                Comparison.ofSamples(first, second, aim(figure, first)),
+                then,
+                now,
+                past ? change.judgedBy(Comparison.ofSamples(first, mirrored(second), aim)) : change,
+                past,
                 scatters && first.length >= 3 && second.length >= 3
                         ? Optional.of(Spread.compare(first, second))
                         : Optional.empty()));
     }
 
-    /** Further and faster is better; a miss is better the nearer it is to the line. */
-    private static Better aim(ShotFigure figure, double[] first) {
-        if (figure != ShotFigure.OFFLINE) return Better.HIGHER;
-        return Arrays.stream(first).sum() > 0 ? Better.LOWER : Better.HIGHER;
+    /** The same balls on the other side of the line. */
+    private static double[] mirrored(double[] values) {
+        return Arrays.stream(values).map(v -> -v).toArray();
     }
 
     private static double[] values(Moment moment, String club, ShotFigure figure) {

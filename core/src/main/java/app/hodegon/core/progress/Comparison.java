@@ -68,6 +68,11 @@ public record Comparison(double difference, double low, double high, Verdict ver
                 Math.min(first.swings(), second.swings()));
     }
 
+    /** The same change, judged by another comparison: what went past its target is no improvement by its size alone. */
+    public Comparison judgedBy(Comparison other) {
+        return new Comparison(difference, low, high, other.verdict(), other.toTell());
+    }
+
     private static double sem(Repeatability repeatability, Reading reading) {
         return repeatability
                 .sem(reading.measure(), reading.source())

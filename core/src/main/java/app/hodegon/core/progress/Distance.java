@@ -29,9 +29,7 @@ public record Distance(double value, Where where) {
     }
 
     public static Distance of(Estimate estimate, Target target) {
-        double value = estimate.value() < target.low()
-                ? estimate.value() - target.low()
-                : Math.max(0, estimate.value() - target.high());
+        double value = target.beyond(estimate.value());
         boolean inside = estimate.low() >= target.low() && estimate.high() <= target.high();
         boolean outside = estimate.high() < target.low() || estimate.low() > target.high();
         return new Distance(value, inside ? Where.INSIDE : outside ? Where.OUTSIDE : Where.ACROSS);

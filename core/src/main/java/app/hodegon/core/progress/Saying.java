@@ -23,6 +23,16 @@ public final class Saying {
                 };
     }
 
+    /** The same where it went past what is wanted to the other side. */
+    public static String past(String then, String now, Comparison change) {
+        return "From " + then + " to " + now + ": past what is wanted, to the other side, "
+                + switch (change.verdict()) {
+                    case BETTER -> "yet nearer to it than before.";
+                    case WORSE -> "and further from it than before. We look at why.";
+                    case CANNOT_TELL -> "about as far from it as before.";
+                };
+    }
+
     /** The same for how far shots lie apart. */
     public static String of(Spread spread) {
         return switch (spread.verdict()) {

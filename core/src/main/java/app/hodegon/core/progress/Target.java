@@ -40,6 +40,17 @@ public record Target(double low, double high) {
             new Where(Measure.ANKLE_REACH, Optional.empty()),
             new Target(8, Double.POSITIVE_INFINITY));
 
+    /** How far a value lies outside: 0 within, negative below. */
+    double beyond(double value) {
+        return value < low ? value - low : Math.max(0, value - high);
+    }
+
+    /** A value as far outside on the other side. */
+    double mirrored(double value) {
+        double beyond = beyond(value);
+        return beyond < 0 ? high - beyond : beyond > 0 ? low - beyond : value;
+    }
+
     public Target {
         if (!(low < high)) throw new IllegalArgumentException("low must be under high.");
     }

@@ -42,6 +42,13 @@ public record Reading(Measure measure, Optional<Checkpoint> at, double value, So
         }
     }
 
+    /** The same reading of another value, kept within the quantity's range. */
+    public Reading at(double other) {
+        Quantity quantity = measure.quantity();
+        double kept = Math.max(quantity.lowest(), Math.min(quantity.highest(), other));
+        return new Reading(measure, at, kept, source, swings);
+    }
+
     private static String plain(double number) {
         return number == Math.rint(number) ? Long.toString((long) number) : Double.toString(number);
     }

@@ -129,4 +129,54 @@ class ChangesTest {
         assertThat(told)
                 .containsExactly(new Told("SLICE", Optional.of(Verdict.BETTER), Optional.of(Verdict.CANNOT_TELL)));
     }
+
+    private static Change only(Changes changes) {
+        assertThat(changes.list()).hasSize(1);
+        return changes.list().get(0);
+    }
+
+    /** The early school wants 40 to 60 % under the trail foot at the top. */
+    @Test
+    void pastTheTargetIsNoImprovementByItsSize() {
+        Change back = only(between(moment(Map.of(), share(75)), moment(Map.of(), share(52))));
+        assertThat(back.past()).isFalse();
+        assertThat(back.verdict()).isEqualTo(Verdict.BETTER);
+        Change past = only(between(moment(Map.of(), share(75)), moment(Map.of(), share(15))));
+        assertThat(past.past()).isTrue();
+        assertThat(past.verdict()).as("25 below is worse than 15 above").isEqualTo(Verdict.WORSE);
+        assertThat(past.comparison().difference()).isEqualTo(-60);
+        Change alike = only(between(moment(Map.of(), share(75)), moment(Map.of(), share(25))));
+        assertThat(alike.verdict()).isEqualTo(Verdict.CANNOT_TELL);
+        assertThat(Saying.past("75 %", "25 %", alike.comparison())).contains("other side", "about as far");
+    }
+
+    private static Reading share(double value) {
+        return new Reading(Measure.TRAIL_SHARE, Optional.of(Checkpoint.TOP), value, Source.PLATE, 3);
+    }
+
+    @Test
+    void aMissAsFarToTheOtherSideIsNoBetter() {
+        Change.OfShots across = (Change.OfShots) only(between(missed(9, 11, 8, 10), missed(-9, -8, -11, -10)));
+        assertThat(across.past()).isTrue();
+        assertThat(across.verdict()).isEqualTo(Verdict.CANNOT_TELL);
+        assertThat(only(between(missed(9, 11, 8, 10), missed(-1, 1, -2, 1))).verdict())
+                .isEqualTo(Verdict.BETTER);
+        assertThat(only(between(missed(-9, -11, -8, -10), missed(-1, 1, -2, 1))).verdict())
+                .isEqualTo(Verdict.BETTER);
+        assertThat(only(between(missed(1, 3, 2, 2), missed(-9, -8, -11, -10))).verdict())
+                .isEqualTo(Verdict.WORSE);
+    }
+
+    private static Moment missed(double... metres) {
+        return new Moment(
+                new Observations(Map.of(), List.of(), Tally.EMPTY),
+                Arrays.stream(metres)
+                        .mapToObj(miss -> new Shot(
+                                "",
+                                OptionalDouble.empty(),
+                                OptionalDouble.of(miss),
+                                OptionalDouble.empty(),
+                                OptionalDouble.empty()))
+                        .toList());
+    }
 }

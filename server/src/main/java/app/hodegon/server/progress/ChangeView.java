@@ -14,6 +14,7 @@ import jakarta.validation.constraints.NotNull;
  *
  * @param unit of the difference, the student's own; for balls the difference is a share of one
  * @param tries what more of would tell: balls or swings
+ * @param past whether it went past what is wanted to the other side; the verdict is on how far it lies from it
  * @param concerns whether it tells of what was worked on
  * @param gain the change within the earlier lesson; null where it was not measured after it
  * @param lost from the end of the earlier lesson to now; null where it was not measured after it
@@ -29,6 +30,7 @@ record ChangeView(
         @NotNull String tries,
         @NotNull String then,
         @NotNull String now,
+        @NotNull boolean past,
         @NotNull boolean concerns,
         ComparisonView gain,
         ComparisonView lost,
@@ -88,13 +90,20 @@ record ChangeView(
                 BALLS,
                 then,
                 now,
+                balls.past(),
                 balls.concerns(),
                 null,
                 null,
                 ComparisonView.of(balls.comparison()),
                 null,
                 null,
-                Saying.of(then, now, balls.comparison(), BALLS));
+                said(balls, then, now, BALLS));
+    }
+
+    private static String said(Change change, String then, String now, String tries) {
+        return change.past()
+                ? Saying.past(then, now, change.comparison())
+                : Saying.of(then, now, change.comparison(), tries);
     }
 
     private static String count(Count count) {
@@ -112,13 +121,14 @@ record ChangeView(
                 SWINGS,
                 then,
                 now,
+                reading.past(),
                 reading.concerns(),
                 null,
                 null,
                 ComparisonView.of(reading.comparison(), scale),
                 reading.distance().map(d -> DistanceView.of(d, scale)).orElse(null),
                 null,
-                Saying.of(then, now, reading.comparison(), SWINGS));
+                said(reading, then, now, SWINGS));
     }
 
     private static ChangeView of(Change.OfShots shots, Said said) {
@@ -132,13 +142,14 @@ record ChangeView(
                 BALLS,
                 then,
                 now,
+                shots.past(),
                 shots.concerns(),
                 null,
                 null,
                 ComparisonView.of(shots.comparison(), scale),
                 null,
                 shots.spread().map(s -> SpreadView.of(s, scale)).orElse(null),
-                Saying.of(then, now, shots.comparison(), BALLS)
+                said(shots, then, now, BALLS)
                         + shots.spread().map(s -> " " + Saying.of(s)).orElse(""));
     }
 
@@ -159,6 +170,7 @@ record ChangeView(
                 tries,
                 then,
                 now,
+                past,
                 concerns,
                 gained == null ? null : gained.comparison,
                 lostAgain == null ? null : lostAgain.comparison,
