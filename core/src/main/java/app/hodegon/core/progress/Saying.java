@@ -29,7 +29,7 @@ public final class Saying {
                 + switch (change.verdict()) {
                     case BETTER -> "yet nearer to it than before.";
                     case WORSE -> "and further from it than before. We look at why.";
-                    case CANNOT_TELL -> "about as far from it as before.";
+                    case CANNOT_TELL -> "and whether it lies nearer to it cannot be told yet.";
                 };
     }
 

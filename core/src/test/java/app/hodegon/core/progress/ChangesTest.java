@@ -147,7 +147,7 @@ class ChangesTest {
         assertThat(past.comparison().difference()).isEqualTo(-60);
         Change alike = only(between(moment(Map.of(), share(75)), moment(Map.of(), share(25))));
         assertThat(alike.verdict()).isEqualTo(Verdict.CANNOT_TELL);
-        assertThat(Saying.past("75 %", "25 %", alike.comparison())).contains("other side", "about as far");
+        assertThat(Saying.past("75 %", "25 %", alike.comparison())).contains("other side", "cannot be told yet");
     }
 
     private static Reading share(double value) {
