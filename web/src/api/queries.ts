@@ -19,6 +19,9 @@ import type {
 /** So many lessons of a student are shown until more are asked for. */
 export const LESSONS = 12;
 
+/** As many as the server gives at once: a whole history. */
+export const ALL_LESSONS = 500;
+
 /** One place for the key and the address of everything that is read. */
 export const queries = {
   session: () =>
@@ -98,7 +101,10 @@ export const queries = {
     }),
   /** How a coach's proposals went. */
   proposals: () =>
-    queryOptions({ queryKey: ["proposals"], queryFn: () => api.get<Wire["RecordView"]>("/api/proposals") }),
+    queryOptions({
+      queryKey: ["proposals"],
+      queryFn: () => api.get<Wire["ProposalRecordView"]>("/api/proposals"),
+    }),
   /** Days on which a record was erased. */
   erasures: () =>
     queryOptions({

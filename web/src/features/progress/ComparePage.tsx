@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
-import { queries, useCatalogue } from "@/api/queries";
+import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Compare, Hand, Thread } from "@/api/types";
 import { longDay, shortDay } from "@/ui/dates";
 import { Failed, Loading } from "@/ui/Notice";
@@ -11,14 +11,12 @@ import { Soles } from "../feet/Soles";
 import { TallyBars } from "./TallyBars";
 import { type Change, inOrder, told } from "./verdicts";
 
-const MANY = 500;
-
 /** Two moments of a student's lessons side by side, in words one can say. */
 export default function ComparePage() {
   const id = useParams().id as string;
   const [params, setParams] = useSearchParams();
   const student = useQuery(queries.student(id));
-  const thread = useQuery(queries.thread(id, MANY));
+  const thread = useQuery(queries.thread(id, ALL_LESSONS));
   const catalogue = useCatalogue(student.data?.profile.handedness);
   const knots = thread.data?.knots ?? [];
   const second = params.get("second") ?? knots.at(-1)?.lessonId ?? "";

@@ -171,7 +171,7 @@ describe("two lessons side by side", () => {
 
 describe("how proposals went", () => {
   it("counts what was borne out with its small numbers", async () => {
-    const record: Wire["RecordView"] = {
+    const record: Wire["ProposalRecordView"] = {
       answers: 7,
       lines: [
         {

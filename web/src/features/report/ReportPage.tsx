@@ -2,14 +2,12 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { FileDown, Printer } from "lucide-react";
 import { Link, useParams } from "react-router";
 import { Problem } from "@/api/client";
-import { queries, useCatalogue } from "@/api/queries";
+import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { today } from "@/ui/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import { type Report, reportOf } from "./reportShape";
-
-const MANY = 500;
 
 /** One page on how it goes, to print or to send. */
 export default function ReportPage() {
@@ -18,7 +16,7 @@ export default function ReportPage() {
   const progress = useQuery(queries.progress(id));
   const plan = useQuery(queries.lessonPlan(id));
   const thread = useQuery({
-    ...queries.thread(lesson.data?.studentId ?? "", MANY),
+    ...queries.thread(lesson.data?.studentId ?? "", ALL_LESSONS),
     enabled: lesson.isSuccess,
   });
   const catalogue = useCatalogue(lesson.data?.handedness);

@@ -30,7 +30,9 @@ public final class Changes {
     private final PressureSchool school;
     private final Concern concern;
     private final Repeatability repeatability;
+    private final List<Change> weighed;
     private final List<Change> list;
+    private final Set<Object> surelyWorse;
 
     /**
      * @param school in which direction an improvement lies
@@ -42,7 +44,13 @@ public final class Changes {
         this.school = school;
         this.concern = concern;
         this.repeatability = repeatability;
-        list = compared(Comparison.CONFIDENCE);
+        weighed = weighed(Comparison.CONFIDENCE);
+        list = Stream.concat(weighed.stream(), samples()).toList();
+        double strict = 1 - (1 - Comparison.CONFIDENCE) / Math.max(1, weighed.size());
+        surelyWorse = weighed(strict).stream()
+                .filter(c -> c.verdict() == Verdict.WORSE)
+                .map(Change::subject)
+                .collect(Collectors.toSet());
     }
 
     /** With their 95 % intervals: tallies, readings, measured balls. */
@@ -50,24 +58,23 @@ public final class Changes {
         return list;
     }
 
+    /** How many tallies and readings were compared: measured balls decide nothing. */
+    public int weighed() {
+        return weighed.size();
+    }
+
     /**
-     * Subjects of what is worse even though so many things were compared: each is held to its part of the 5 %
+     * Subjects of the tallies and readings that are worse even though so many things were compared: each is held to its part of the 5 %
      * (Bonferroni 1936). A plan is not overturned for the one of many that chance makes look worse.
      */
     public Set<Object> surelyWorse() {
-        double strict = 1 - (1 - Comparison.CONFIDENCE) / Math.max(1, list.size());
-        return compared(strict).stream()
-                .filter(c -> c.verdict() == Verdict.WORSE)
-                .map(Change::subject)
-                .collect(Collectors.toSet());
+        return surelyWorse;
     }
 
-    private List<Change> compared(double confidence) {
-        return Stream.of(
+    private List<Change> weighed(double confidence) {
+        return Stream.concat(
                         Arrays.stream(BallResult.values()).flatMap(r -> tally(r, confidence).stream()),
-                        then.seen().readings().stream().flatMap(r -> reading(r, confidence).stream()),
-                        samples())
-                .flatMap(s -> s)
+                        then.seen().readings().stream().flatMap(r -> reading(r, confidence).stream()))
                 .toList();
     }
 

@@ -75,7 +75,7 @@ class ProgressController {
     }
 
     @GetMapping("/proposals")
-    RecordView record(@AuthenticationPrincipal Account coach) {
+    ProposalRecordView record(@AuthenticationPrincipal Account coach) {
         return proposals.record(coach);
     }
 

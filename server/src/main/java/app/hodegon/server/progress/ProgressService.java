@@ -142,7 +142,7 @@ class ProgressService {
         Stream<String> perhaps = kept.list().stream()
                 .filter(c -> c.concerns() && c.verdict() == Verdict.WORSE && !surelyWorse.contains(c.subject()))
                 .map(c -> "%s looks worse; of %d things compared one may by chance. The proposal waits for more."
-                        .formatted(said.label(c), kept.list().size()));
+                        .formatted(said.label(c), kept.weighed()));
         return Stream.concat(perhaps, notCompared(kept, said)).toList();
     }
 
@@ -264,7 +264,7 @@ class ProgressService {
     }
 
     /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */
-    private Done done(PlanHead plan, LocalDate until, Map<UUID, List<DayDone>> days) {
+    Done done(PlanHead plan, LocalDate until, Map<UUID, List<DayDone>> days) {
         LocalDate today = LocalDate.now(clock);
         return Done.of(plan.planned(), days.getOrDefault(plan.id(), List.of()), until.isBefore(today) ? until : today);
     }

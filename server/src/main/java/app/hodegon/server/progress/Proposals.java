@@ -19,8 +19,8 @@ import app.hodegon.server.progress.AnswerRepository.Given;
 import app.hodegon.server.progress.ProgressService.Since;
 import app.hodegon.server.progress.ProgressView.AnswerView;
 import app.hodegon.server.progress.ProgressView.KindView;
-import app.hodegon.server.progress.RecordView.KindLine;
-import app.hodegon.server.progress.RecordView.Recent;
+import app.hodegon.server.progress.ProposalRecordView.KindLine;
+import app.hodegon.server.progress.ProposalRecordView.Recent;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -168,7 +168,7 @@ public class Proposals {
     }
 
     /** How often a coach took what was proposed, and how often the next lesson bore it out. */
-    RecordView record(Account coach) {
+    ProposalRecordView record(Account coach) {
         List<Judged> judged = judged(coach, answers.last(coach.id(), MOST));
         Map<Kind, List<Judged>> byKind = judged.stream().collect(Collectors.groupingBy(Judged::proposed));
         List<KindLine> lines = new ArrayList<>();
@@ -176,7 +176,7 @@ public class Proposals {
             List<Judged> of = byKind.getOrDefault(kind, List.of());
             if (!of.isEmpty()) lines.add(line(kind, of));
         }
-        return new RecordView(
+        return new ProposalRecordView(
                 judged.size(),
                 lines,
                 judged.stream().limit(SHOWN).map(Proposals::recent).toList());

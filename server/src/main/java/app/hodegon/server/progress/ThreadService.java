@@ -16,7 +16,6 @@ import app.hodegon.server.account.Account;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
-import app.hodegon.server.plan.Done;
 import app.hodegon.server.plan.PlanHead;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.PracticeLog;
@@ -27,8 +26,6 @@ import app.hodegon.server.progress.ThreadView.Series;
 import app.hodegon.server.progress.ThreadView.TargetView;
 import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.shots.ShotSummary;
-import java.time.Clock;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -53,21 +50,13 @@ class ThreadService {
     private final PracticeLog practice;
     private final ShotFiles shots;
     private final ProgressService progress;
-    private final Clock clock;
 
-    ThreadService(
-            Lessons lessons,
-            Plans plans,
-            PracticeLog practice,
-            ShotFiles shots,
-            ProgressService progress,
-            Clock clock) {
+    ThreadService(Lessons lessons, Plans plans, PracticeLog practice, ShotFiles shots, ProgressService progress) {
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
         this.shots = shots;
         this.progress = progress;
-        this.clock = clock;
     }
 
     ThreadView thread(Account coach, UUID studentId, int last) {
@@ -78,7 +67,6 @@ class ThreadService {
         var days = practice.days(heads.stream().map(PlanHead::id).toList());
         Map<UUID, List<ShotSummary>> measured =
                 shots.summaries(ids).stream().collect(Collectors.groupingBy(ShotSummary::lesson));
-        LocalDate today = LocalDate.now(clock);
         Set<BallResult> turnedUp = shown.stream()
                 .flatMap(l -> Stream.of(l.before(), l.after()))
                 .flatMap(seen -> seen.shots().counts().keySet().stream())
@@ -96,11 +84,7 @@ class ThreadService {
                     book.points(lesson.before(), of(balls, Stage.BEFORE), school),
                     book.points(lesson.after(), of(balls, Stage.AFTER), school),
                     plan.map(PlanHead::nextLesson).orElse(null),
-                    plan.map(p -> Done.of(
-                                    p.planned(),
-                                    days.getOrDefault(p.id(), List.of()),
-                                    p.nextLesson().isBefore(today) ? p.nextLesson() : today))
-                            .orElse(null)));
+                    plan.map(p -> progress.done(p, p.nextLesson(), days)).orElse(null)));
         }
         List<Series> inOrder = book.series.values().stream()
                 .sorted(Comparator.comparingInt(ThreadService::rank))

@@ -13,7 +13,7 @@ import java.util.UUID;
  * @param answers how many the lines are made from: the latest ones
  * @param recent the last of them, the latest first
  */
-record RecordView(
+record ProposalRecordView(
         @NotNull int answers,
         @NotNull List<KindLine> lines,
         @NotNull List<Recent> recent) {
