@@ -38,7 +38,7 @@ export default defineConfig({
         // Only a coach makes a PDF, and not without a server.
         globIgnores: ["**/sheetPdf*.js", "**/*.ttf"],
         navigateFallback: "index.html",
-        navigateFallbackDenylist: [/^\/(api|v3|actuator)\//],
+        navigateFallbackDenylist: [/^\/(api|v3|operator)\//, /^\/health$/],
       },
     }),
   ],

@@ -12,6 +12,11 @@ import { applyTheme, storedTheme } from "./ui/theme";
 import "./ui/theme.css";
 
 const WelcomePage = lazy(() => import("./features/account/WelcomePage"));
+const ForgottenPage = lazy(() => import("./features/account/ForgottenPage"));
+const PasswordLinkPage = lazy(() => import("./features/account/PasswordLinkPage"));
+const AccountPage = lazy(() => import("./features/account/AccountPage"));
+const AcademyPage = lazy(() => import("./features/academy/AcademyPage"));
+const JoinPage = lazy(() => import("./features/academy/JoinPage"));
 const RosterPage = lazy(() => import("./features/student/RosterPage"));
 const StudentFormPage = lazy(() => import("./features/student/StudentFormPage"));
 const StudentPage = lazy(() => import("./features/student/StudentPage"));
@@ -31,6 +36,7 @@ const PaperPage = lazy(() => import("./features/practice/PaperPage"));
 const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
 const RunnerPage = lazy(() => import("./features/phone/RunnerPage"));
+const PhoneAccountPage = lazy(() => import("./features/phone/PhoneAccountPage"));
 const ClimbPage = lazy(() => import("./features/phone/ClimbPage"));
 
 applyTheme(storedTheme());
@@ -43,10 +49,15 @@ const router = createBrowserRouter([
   { path: "/sign-in", element: <SignInPage /> },
   { path: "/start", element: <FirstCoachPage /> },
   { path: "/welcome/:token", element: <WelcomePage /> },
+  { path: "/join/:token", element: <JoinPage /> },
+  { path: "/forgotten", element: <ForgottenPage /> },
+  { path: "/password/:token", element: <PasswordLinkPage /> },
   {
     element: <OnlyFor role="coach" />,
     children: [
       { path: "/day", element: <DayPage /> },
+      { path: "/account", element: <AccountPage /> },
+      { path: "/academy", element: <AcademyPage /> },
       { path: "/outbox", element: <OutboxPage /> },
       { path: "/students", element: <RosterPage /> },
       { path: "/students/new", element: <StudentFormPage /> },
@@ -73,6 +84,7 @@ const router = createBrowserRouter([
       { path: "/today", element: <TodayPage /> },
       { path: "/today/practice", element: <RunnerPage /> },
       { path: "/climb", element: <ClimbPage /> },
+      { path: "/climb/account", element: <PhoneAccountPage /> },
     ],
   },
   { path: "/students/*", element: <Navigate to="/students" /> },

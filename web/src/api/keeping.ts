@@ -1,7 +1,7 @@
 import { createSyncStoragePersister } from "@tanstack/query-sync-storage-persister";
 import { type Query, QueryClient } from "@tanstack/react-query";
 import type { PersistQueryClientOptions } from "@tanstack/react-query-persist-client";
-import { moveToday } from "@/ui/dates";
+import { moveToday } from "@/calendar/dates";
 import { Problem } from "./client";
 import { queries } from "./queries";
 import type { Session } from "./types";
@@ -20,8 +20,8 @@ export const client = new QueryClient({
       staleTime: 10_000,
       // The phone's word on whether there is a signal is worth little: ask and see.
       networkMode: "always",
-      // Asking again helps against a lost signal, not against a refusal.
-      retry: (count, error) => count < 2 && error instanceof Problem && error.status === 0,
+      // Asking again helps against a lost signal or a busy server, not against a refusal.
+      retry: (count, error) => count < 2 && error instanceof Problem && error.mayPass,
     },
     mutations: { networkMode: "always" },
   },

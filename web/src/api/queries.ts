@@ -1,12 +1,12 @@
 import { keepPreviousData, queryOptions, useQuery } from "@tanstack/react-query";
-import type { DrillSource } from "@/features/drill/drillForm";
-import { moveToday } from "@/ui/dates";
+import { moveToday } from "@/calendar/dates";
 import { api } from "./client";
 import type { Catalogue, Hand, Lesson, Practice, Progress, RosterLine, Session, StoredPlan } from "./types";
 import type {
   Approach,
   Decision,
   Diagnosis,
+  DrillSource,
   Feet,
   HipLine,
   Student,
@@ -216,6 +216,41 @@ export const queries = {
     }),
   /** All that the phone needs for every day of the plan. */
   me: () => queryOptions({ queryKey: ["me"], queryFn: () => api.get<Me>("/api/me") }),
+  account: () =>
+    queryOptions({
+      queryKey: ["account"],
+      queryFn: () => api.get<Wire["AccountView"]>("/api/account"),
+      staleTime: 0,
+    }),
+  /** The coaches of the house and the students who change hands. */
+  academy: () =>
+    queryOptions({
+      queryKey: ["academy"],
+      queryFn: () => api.get<Wire["AcademyView"]>("/api/academy"),
+      staleTime: 0,
+    }),
+  health: () =>
+    queryOptions({
+      queryKey: ["health"],
+      queryFn: () => api.get<Wire["HealthView"]>("/api/health"),
+      staleTime: 0,
+    }),
+  standIns: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "stand-ins"],
+      queryFn: () => api.get<Wire["StandIn"][]>(`/api/students/${id}/stand-ins`),
+    }),
+  accesses: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "accesses"],
+      queryFn: () => api.get<Wire["Access"][]>(`/api/students/${id}/accesses`),
+    }),
+  /** What the coaches of the house share with each other. */
+  sharedDrills: () =>
+    queryOptions({
+      queryKey: ["drills", "shared"],
+      queryFn: () => api.get<Wire["SharingView"]>("/api/drills/shared"),
+    }),
   mail: () => queryOptions({ queryKey: ["mail"], queryFn: () => api.get<Wire["Letter"][]>("/api/mail") }),
 };
 

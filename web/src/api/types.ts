@@ -27,3 +27,37 @@ export type HipLine = Wire["HipLineView"];
 export type Decision = Wire["DecisionView"];
 export type Compare = Wire["CompareView"];
 export type Hand = "right" | "left";
+
+/** A drill as in the drill file, with placeholders for lead and trail. */
+export type DrillSource = {
+  id: string;
+  name: string;
+  rungs: string[];
+  main?: string[];
+  helps?: string[];
+  kit?: string[];
+  places: string[];
+  feedback: string[];
+  needs?: string[];
+  schools?: string[];
+  clashes?: string[];
+  neverWith?: string[];
+  careWith?: string[];
+  after?: string[];
+  pace: string;
+  notice?: string;
+  setUp: string;
+  do: string;
+  feel: string;
+  good: string;
+  mistake: string;
+  easier: string;
+  harder: string;
+  cue: string;
+  caution?: string;
+  variations: string[];
+  diagram?: { stance?: string; props?: Record<string, string>; press?: string[]; move?: string };
+};
+
+/** The first balls of a lesson, or its last. */
+export type MomentName = "before" | "after";

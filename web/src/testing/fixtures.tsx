@@ -3,7 +3,7 @@ import { render } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { createMemoryRouter, RouterProvider } from "react-router";
 import { vi } from "vitest";
-import { plusDays, today } from "@/ui/dates";
+import { plusDays, today } from "@/calendar/dates";
 import type { Catalogue, Lesson, Me, PlanBlock, Session } from "@/api/types";
 
 const drill = (name: string) => ({
@@ -165,6 +165,7 @@ export const CATALOGUE: Catalogue = {
     },
   },
   ownDrills: [],
+  setAside: [],
 };
 
 const moment = () => ({ readings: [], shots: { flight: {}, strike: {}, divot: {} } });
@@ -208,6 +209,7 @@ export const LESSON: Lesson = {
   },
   focus: [],
   focusReason: "",
+  version: 1,
 };
 
 export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
@@ -229,7 +231,7 @@ export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
 });
 
 export const SIGNED_IN: Session = {
-  account: { name: "Ferris Dunmore", email: "ferris@x.example", role: "student" },
+  account: { id: "coach", name: "Ferris Dunmore", email: "ferris@x.example", role: "student", owner: false },
   firstRun: false,
   demo: [],
   daysAhead: 0,
@@ -250,6 +252,7 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
       nextLesson,
       assigned: true,
       revision: 1,
+      version: 3,
       terms: { from, nextLesson },
       changes: [],
       plan: {

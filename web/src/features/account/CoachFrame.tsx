@@ -52,7 +52,9 @@ export function CoachFrame({ name, children }: { name: string; children: ReactNo
               setTheme(next);
             }}
           />
-          <span className="text-soft">{name}</span>
+          <Link to="/account" className="text-soft">
+            {name}
+          </Link>
           <button
             type="button"
             aria-label="Sign out"

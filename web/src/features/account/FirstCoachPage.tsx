@@ -19,13 +19,7 @@ export function FirstCoachPage() {
       <p className="text-soft">
         It stays on this machine. Your students get theirs by an invitation from you.
       </p>
-      <NewAccountForm
-        askName
-        action="Begin"
-        busy={enter.isPending}
-        error={enter.error}
-        onSubmit={(account) => enter.mutate(account)}
-      />
+      <NewAccountForm askName action="Begin" enter={enter} />
     </main>
   );
 }

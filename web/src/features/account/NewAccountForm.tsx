@@ -1,7 +1,11 @@
+import type { UseMutationResult } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { Problem } from "@/api/client";
+import type { Session } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
+import { Failed } from "@/ui/Notice";
+import { NewPasswordField } from "./PasswordFields";
 
 export type NewAccount = { name: string; email: string; password: string };
 
@@ -9,15 +13,11 @@ export type NewAccount = { name: string; email: string; password: string };
 export function NewAccountForm({
   askName,
   action,
-  busy,
-  error,
-  onSubmit,
+  enter: { mutate, isPending, error },
 }: {
   askName: boolean;
   action: string;
-  busy: boolean;
-  error: Error | null;
-  onSubmit: (account: NewAccount) => void;
+  enter: Pick<UseMutationResult<Session, Error, NewAccount>, "mutate" | "isPending" | "error">;
 }) {
   const [account, setAccount] = useState<NewAccount>({ name: "", email: "", password: "" });
   const set = (part: Partial<NewAccount>) => setAccount({ ...account, ...part });
@@ -25,7 +25,7 @@ export function NewAccountForm({
   const wrong = (field: string) => fields.find((f) => f.field === field)?.message;
   const submit = (event: FormEvent) => {
     event.preventDefault();
-    onSubmit(account);
+    mutate(account);
   };
   return (
     <form onSubmit={submit} className="grid gap-4">
@@ -56,26 +56,14 @@ export function NewAccountForm({
           />
         )}
       </Field>
-      <Field label="Password" hint="At least 8 characters." error={wrong("password")}>
-        {(props) => (
-          <input
-            {...props}
-            type="password"
-            required
-            minLength={8}
-            maxLength={72}
-            autoComplete="new-password"
-            value={account.password}
-            onChange={(e) => set({ password: e.target.value })}
-          />
-        )}
-      </Field>
-      {error && fields.length === 0 && (
-        <p role="alert" className="text-alert font-semibold">
-          {error.message}
-        </p>
-      )}
-      <Button type="submit" weight="main" disabled={busy}>
+      <NewPasswordField
+        label="Password"
+        value={account.password}
+        error={wrong("password")}
+        onChange={(password) => set({ password })}
+      />
+      {error && fields.length === 0 && <Failed error={error} />}
+      <Button type="submit" weight="main" disabled={isPending}>
         {action}
       </Button>
     </form>

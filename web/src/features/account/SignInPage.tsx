@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { Navigate } from "react-router";
+import { Link, Navigate } from "react-router";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Session } from "@/api/types";
@@ -63,6 +63,9 @@ export function SignInPage() {
           <Button type="submit" weight="main" disabled={enter.isPending}>
             Sign in
           </Button>
+          <Link to="/forgotten" className="text-soft justify-self-start">
+            The password is lost
+          </Link>
         </form>
         {session.data && session.data.demo.length > 0 && (
           <section aria-labelledby="demo" className="border-line grid gap-2 border-t pt-4">

@@ -8,7 +8,10 @@ import { SignInPage } from "./SignInPage";
 import WelcomePage from "./WelcomePage";
 
 const nobody: Session = { firstRun: false, demo: [], daysAhead: 0 };
-const as = (role: string): Session => ({ ...nobody, account: { name: "X", email: "x@x.example", role } });
+const as = (role: string): Session => ({
+  ...nobody,
+  account: { id: "me", name: "X", email: "x@x.example", role, owner: false },
+});
 
 afterEach(() => {
   cleanup();
@@ -17,7 +20,7 @@ afterEach(() => {
 
 describe("signing in", () => {
   it("says that it did not work, then goes in", async () => {
-    const refused = new Response('{"detail":"That e-mail and password do not belong together."}', {
+    const refused = new Response('{"detail":"What you typed does not belong together."}', {
       status: 401,
     });
     serve({ "GET /api/session": nobody, "POST /api/session": refused });
@@ -25,7 +28,7 @@ describe("signing in", () => {
     fireEvent.change(await screen.findByLabelText("E-mail"), { target: { value: "x@x.example" } });
     fireEvent.change(screen.getByLabelText("Password"), { target: { value: "wrong" } });
     fireEvent.submit(screen.getByRole("form", { name: "Sign in" }));
-    expect(await screen.findByText(/do not belong together/)).toBeTruthy();
+    expect(await screen.findByText(/does not belong together/)).toBeTruthy();
     cleanup();
     const calls = serve({
       "GET /api/session": { ...nobody, demo: [{ who: "Coach", email: "c@x.example", password: "pw" }] },

@@ -4,9 +4,12 @@ import { Link } from "react-router";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Approach, Catalogue } from "@/api/types";
+import { type Kept, useMeanwhile } from "@/api/useMeanwhile";
 import { useSaver } from "@/api/useSaver";
+import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
+import { inWords } from "./meanwhile";
 import { Questions } from "./Questions";
 import { RepeatabilityTable } from "./RepeatabilityTable";
 
@@ -20,21 +23,36 @@ export default function ApproachPage() {
   return <ApproachForm stored={approach.data} catalogue={catalogue.data} />;
 }
 
+function keptApproach(approach: Approach): Kept<Approach> {
+  return { value: { ...approach, version: 0 }, version: approach.version };
+}
+
 function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Catalogue }) {
-  const [approach, setApproach] = useState(stored);
+  const [approach, setApproach] = useState(keptApproach(stored).value);
   const client = useQueryClient();
+  const { save, changed, seen } = useMeanwhile(keptApproach(stored));
   const send = useCallback(
     async (next: Approach) => {
-      const answer = await api.put<Approach>("/api/approach", {
-        answers: next.answers,
-        repeatability: next.repeatability
-          .filter((s) => s.sem !== s.assumed)
-          .map(({ quantity, source, sem }) => ({ quantity, source, sem })),
-      });
+      const answer = await save<Approach>(
+        (version) =>
+          api.put<Approach>(
+            "/api/approach",
+            {
+              answers: next.answers,
+              repeatability: next.repeatability
+                .filter((s) => s.sem !== s.assumed)
+                .map(({ quantity, source, sem }) => ({ quantity, source, sem })),
+            },
+            version,
+          ),
+        keptApproach,
+        setApproach,
+      );
+      if (!answer) return;
       client.setQueryData(queries.approach().queryKey, answer);
       void client.invalidateQueries({ queryKey: ["lessons"] });
     },
-    [client],
+    [client, save],
   );
   const { state, error } = useSaver(approach, send);
   return (
@@ -52,6 +70,7 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
           <SaveStatus state={state} error={error} />
         </span>
       </header>
+      <Meanwhile changed={inWords(changed, catalogue)} onSeen={seen} />
       <Questions
         catalogue={catalogue}
         answers={approach.answers}

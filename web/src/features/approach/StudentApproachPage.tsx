@@ -4,9 +4,12 @@ import { Link, useParams } from "react-router";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Student, StudentApproach } from "@/api/types";
+import { useMeanwhile } from "@/api/useMeanwhile";
 import { useSaver } from "@/api/useSaver";
+import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
+import { inWords } from "./meanwhile";
 import { Questions } from "./Questions";
 
 /** Where one student is taught otherwise than the coach usually does. */
@@ -33,14 +36,19 @@ function ExceptionsForm({
 }) {
   const [exceptions, setExceptions] = useState<Record<string, string>>(stored.exceptions);
   const client = useQueryClient();
+  const { save, changed, seen } = useMeanwhile({ value: stored.exceptions, version: stored.version });
   const send = useCallback(
     async (next: Record<string, string>) => {
-      const answer = await api.put<StudentApproach>(`/api/students/${student.id}/approach`, {
-        exceptions: next,
-      });
+      const answer = await save<StudentApproach>(
+        (version) =>
+          api.put<StudentApproach>(`/api/students/${student.id}/approach`, { exceptions: next }, version),
+        (kept) => ({ value: kept.exceptions, version: kept.version }),
+        setExceptions,
+      );
+      if (!answer) return;
       client.setQueryData(queries.studentApproach(student.id).queryKey, answer);
     },
-    [client, student.id],
+    [client, save, student.id],
   );
   const { state, error } = useSaver(exceptions, send);
   return (
@@ -57,6 +65,7 @@ function ExceptionsForm({
           <SaveStatus state={state} error={error} />
         </span>
       </header>
+      <Meanwhile changed={inWords(changed, catalogue)} onSeen={seen} />
       <Questions
         catalogue={catalogue}
         answers={exceptions}

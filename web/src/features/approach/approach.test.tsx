@@ -6,6 +6,7 @@ import ApproachPage from "./ApproachPage";
 import StudentApproachPage from "./StudentApproachPage";
 
 const APPROACH: Approach = {
+  version: 1,
   answers: { pressure: "early-return", "trail-heel": "roll-low" },
   repeatability: [
     { quantity: "share", label: "Shares", unit: "%", source: "seen", sem: 8, assumed: 8 },

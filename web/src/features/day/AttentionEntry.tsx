@@ -4,7 +4,7 @@ import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Catalogue, Lesson, Wire } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
-import { shortDay } from "@/ui/dates";
+import { shortDay } from "@/calendar/dates";
 import { Failed } from "@/ui/Notice";
 import { AnswerForm } from "../practice/AnswerForm";
 

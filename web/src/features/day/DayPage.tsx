@@ -5,9 +5,10 @@ import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Lesson, Wire } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { FELT } from "../practice/felt";
+import { OfferedToMe } from "../academy/Handovers";
 import { AttentionEntry } from "./AttentionEntry";
 
 /** The coach's day: its lessons with what was done for them, and who needs a word between lessons. */
@@ -20,14 +21,17 @@ export default function DayPage() {
   if (day.isError) return <Failed error={day.error} again={() => day.refetch()} />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   const { date, students, lessons, attention, waiting } = day.data;
-  if (students === 0) {
+  if (students === 0 && attention.length === 0) {
     return (
-      <Empty>
-        <p>No students yet. The first one takes a minute: a name, a hand, a week.</p>
-        <ButtonLink to="/students/new" weight="main">
-          New student
-        </ButtonLink>
-      </Empty>
+      <div className="grid gap-6">
+        <OfferedToMe />
+        <Empty>
+          <p>No students yet. The first one takes a minute: a name, a hand, a week.</p>
+          <ButtonLink to="/students/new" weight="main">
+            New student
+          </ButtonLink>
+        </Empty>
+      </div>
     );
   }
   return (
@@ -39,6 +43,7 @@ export default function DayPage() {
           Outbox
         </Link>
       </div>
+      <OfferedToMe />
       <section aria-labelledby="lessons">
         <h2 id="lessons" className="mb-2">
           Lessons today

@@ -1,5 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
+import { moment } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 
 /** The stand-in for e-mail: what would have been sent on this coach's behalf. */
@@ -26,10 +27,7 @@ export default function OutboxPage() {
                 <strong>{letter.subject}</strong>
                 <span className="text-soft">to {letter.address}</span>
                 <time className="text-soft ml-auto" dateTime={letter.writtenAt}>
-                  {new Date(letter.writtenAt).toLocaleString(undefined, {
-                    dateStyle: "medium",
-                    timeStyle: "short",
-                  })}
+                  {moment(letter.writtenAt)}
                 </time>
               </p>
               <p className="whitespace-pre-line">{letter.body}</p>

@@ -1,5 +1,6 @@
 import { DrillDiagram } from "./DrillDiagram";
-import { type DrillSource, pictured } from "./drillForm";
+import { pictured } from "./drillForm";
+import type { DrillSource } from "@/api/types";
 import { type Change, Checks, type Option, Pick } from "./fields";
 
 const FEET = ["trail", "lead"].flatMap((foot) =>

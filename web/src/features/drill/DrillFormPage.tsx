@@ -3,12 +3,12 @@ import { type FormEvent, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
-import type { Catalogue } from "@/api/types";
+import type { Catalogue, DrillSource } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { Failed, Loading } from "@/ui/Notice";
 import { DiagramFields } from "./DiagramFields";
-import { covered, type DrillSource, idFor, NEW_DRILL, problemsByField, withRungs } from "./drillForm";
+import { covered, idFor, NEW_DRILL, problemsByField, withRungs } from "./drillForm";
 import { type Change, Checks, type Option, Pick } from "./fields";
 
 /** Writing, copying and changing a drill of one's own. */

@@ -1,11 +1,12 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
-import { api } from "@/api/client";
+import { api, Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Drill } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "./DrillDiagram";
+import { ShareDrill } from "./SharedDrills";
 
 /** One drill: what it is for, how it goes, what comes before and after, and how it has gone. */
 export default function DrillPage() {
@@ -40,7 +41,11 @@ export default function DrillPage() {
             <Link to="/drills">Drills</Link>
           </p>
           <h1>{drill.name}</h1>
-          <DrillActions id={id} own={catalogue.data.ownDrills.includes(id)} />
+          <DrillActions
+            id={id}
+            own={catalogue.data.ownDrills.includes(id)}
+            after={Object.values(catalogue.data.drills).filter((d) => d.after.includes(id))}
+          />
           <p className="text-soft">
             In mind: <strong className="text-ink">{drill.cue}</strong>
           </p>
@@ -80,11 +85,11 @@ export default function DrillPage() {
 }
 
 /** Copying any drill; changing and removing one's own. */
-function DrillActions({ id, own }: { id: string; own: boolean }) {
+function DrillActions({ id, own, after }: { id: string; own: boolean; after: Drill[] }) {
   const client = useQueryClient();
   const navigate = useNavigate();
   const remove = useMutation({
-    mutationFn: () => api.delete(`/api/drills/own/${id}`),
+    mutationFn: (anyway: boolean) => api.delete(`/api/drills/own/${id}?anyway=${anyway}`),
     onSuccess: async () => {
       await client.invalidateQueries({ queryKey: ["catalogue"] });
       navigate("/drills");
@@ -96,12 +101,22 @@ function DrillActions({ id, own }: { id: string; own: boolean }) {
       {own && (
         <>
           <ButtonLink to={`/drills/${id}/edit`}>Change</ButtonLink>
-          <Button disabled={remove.isPending} onClick={() => remove.mutate()}>
+          <Button disabled={remove.isPending} onClick={() => remove.mutate(false)}>
             Remove
           </Button>
+          <ShareDrill id={id} />
         </>
       )}
-      {remove.isError && <Failed error={remove.error} />}
+      {remove.isError && (
+        <Note tone="warn">
+          <p role="alert">{remove.error.message}</p>
+          {!remove.variables && remove.error instanceof Problem && after.length > 0 && (
+            <Button disabled={remove.isPending} onClick={() => remove.mutate(true)}>
+              Remove it all the same
+            </Button>
+          )}
+        </Note>
+      )}
     </div>
   );
 }

@@ -1,10 +1,14 @@
+import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
+import { api } from "@/api/client";
 import { useCatalogue } from "@/api/queries";
 import type { Catalogue, Drill } from "@/api/types";
+import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
-import { Failed, Loading } from "@/ui/Notice";
+import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "./DrillDiagram";
 import { LibraryFiles } from "./LibraryFiles";
+import { SharedDrills } from "./SharedDrills";
 import { type DrillFilter, filtered, NO_FILTER, NO_KIT } from "./filter";
 
 /** A drill with more faults than this serves them all. */
@@ -53,6 +57,7 @@ export default function LibraryPage() {
           />
         </span>
       </header>
+      {catalogue.data.setAside.length > 0 && <SetAside list={catalogue.data.setAside} />}
       <search className="flex flex-wrap gap-3">
         <input
           aria-label="Search the drills"
@@ -95,7 +100,38 @@ export default function LibraryPage() {
           ))}
         </ul>
       )}
+      <SharedDrills />
     </div>
+  );
+}
+
+/** Drills of the coach's own that cannot be read: nothing new is planned with them. */
+function SetAside({ list }: { list: Catalogue["setAside"] }) {
+  const client = useQueryClient();
+  const remove = useMutation({
+    mutationFn: (id: string) => api.delete(`/api/drills/own/${id}?anyway=true`),
+    onSuccess: () => client.invalidateQueries({ queryKey: ["catalogue"] }),
+  });
+  return (
+    <Note tone="warn">
+      <p>
+        {list.length === 1 ? "One drill of yours" : `${list.length} drills of yours`} cannot be read and
+        {list.length === 1 ? " is" : " are"} left out. Take a file with {list.length === 1 ? "it" : "them"} in
+        again, or remove {list.length === 1 ? "it" : "them"}.
+      </p>
+      <ul>
+        {list.map((drill) => (
+          <li key={drill.id} className="flex flex-wrap items-center gap-3">
+            <strong>{drill.id}</strong>
+            <span className="text-soft text-sm">{drill.why.slice(0, 160)}</span>
+            <Button weight="quiet" disabled={remove.isPending} onClick={() => remove.mutate(drill.id)}>
+              Remove
+            </Button>
+          </li>
+        ))}
+      </ul>
+      {remove.isError && <Failed error={remove.error} />}
+    </Note>
   );
 }
 

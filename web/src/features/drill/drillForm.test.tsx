@@ -1,7 +1,8 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { CATALOGUE, serve, show } from "@/testing/fixtures";
-import { covered, type DrillSource, idFor, NEW_DRILL, pictured, withRungs } from "./drillForm";
+import { covered, idFor, NEW_DRILL, pictured, withRungs } from "./drillForm";
+import type { DrillSource } from "@/api/types";
 import DrillFormPage from "./DrillFormPage";
 import { LibraryFiles } from "./LibraryFiles";
 

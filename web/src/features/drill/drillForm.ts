@@ -1,35 +1,4 @@
-import type { Catalogue } from "@/api/types";
-
-/** A drill as in the drill file, with placeholders for lead and trail. */
-export type DrillSource = {
-  id: string;
-  name: string;
-  rungs: string[];
-  main?: string[];
-  helps?: string[];
-  kit?: string[];
-  places: string[];
-  feedback: string[];
-  needs?: string[];
-  schools?: string[];
-  clashes?: string[];
-  neverWith?: string[];
-  careWith?: string[];
-  after?: string[];
-  pace: string;
-  notice?: string;
-  setUp: string;
-  do: string;
-  feel: string;
-  good: string;
-  mistake: string;
-  easier: string;
-  harder: string;
-  cue: string;
-  caution?: string;
-  variations: string[];
-  diagram?: { stance?: string; props?: Record<string, string>; press?: string[]; move?: string };
-};
+import type { Catalogue, DrillSource } from "@/api/types";
 
 export const NEW_DRILL: DrillSource = {
   id: "",

@@ -1,4 +1,4 @@
-import type { DrillSource } from "./drillForm";
+import type { DrillSource } from "@/api/types";
 
 export type Option = { id: string; label: string };
 export type Change = (part: Partial<DrillSource>) => void;

@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
 import type { Catalogue, Decision, Diagnosis, Lesson } from "@/api/types";
-import { shortDay } from "@/ui/dates";
+import { shortDay } from "@/calendar/dates";
 import { GRADE } from "./Ranking";
 
 /** What was decided when, on which diagnosis. A lesson corrected later does not change it. */

@@ -1,13 +1,13 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { queries } from "@/api/queries";
-import type { Catalogue, Hand, LessonEntry } from "@/api/types";
+import type { Catalogue, Hand, LessonEntry, MomentName } from "@/api/types";
 import { Choice } from "@/ui/Choice";
-import { shortDay } from "@/ui/dates";
+import { shortDay } from "@/calendar/dates";
 import { deviationSaid } from "../feet/schools";
 import { ShareStrip } from "../feet/ShareStrip";
 import { Soles } from "../feet/Soles";
-import type { MomentName, Reading } from "./changes";
+import type { Reading } from "./changes";
 import { HipLineHelper } from "./HipLineHelper";
 
 /** What may be laid under the readings shown. */

@@ -3,12 +3,13 @@ import { Keyboard, Redo2, Undo2 } from "lucide-react";
 import { useCallback, useEffect, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { queries, useCatalogue } from "@/api/queries";
-import type { Catalogue, Hand, Lesson } from "@/api/types";
-import { longDay } from "@/ui/dates";
+import type { Catalogue, Hand, Lesson, MomentName } from "@/api/types";
+import { longDay } from "@/calendar/dates";
 import { IconButton } from "@/ui/IconButton";
+import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
-import { answered, counted, type MomentName, noToTheRest } from "./changes";
+import { answered, counted, noToTheRest } from "./changes";
 import { Decide } from "./Decide";
 import { DecisionRecord } from "./DecisionRecord";
 import { FeetPanel } from "./FeetPanel";
@@ -105,6 +106,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
 
   return (
     <div className="grid gap-4">
+      <Meanwhile changed={work.meanwhile} onSeen={work.seenMeanwhile} />
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <h1>
           <Link to={`/students/${lesson.studentId}`} className="no-underline hover:underline">

@@ -1,8 +1,8 @@
 import { X } from "lucide-react";
 import { type FormEvent, useState } from "react";
-import type { Catalogue, LessonEntry } from "@/api/types";
+import type { Catalogue, LessonEntry, MomentName } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { type MomentName, read, unread } from "./changes";
+import { read, unread } from "./changes";
 
 /** A few measures with their source and number of swings. */
 export function ReadingsForm({

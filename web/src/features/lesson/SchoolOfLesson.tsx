@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { api } from "@/api/client";
+import { api, type Problem } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Catalogue, Lesson, LessonEntry, StudentApproach } from "@/api/types";
 import { Button } from "@/ui/Button";
@@ -18,13 +18,28 @@ export function SchoolOfLesson({
   change: (change: (entry: LessonEntry) => LessonEntry) => void;
 }) {
   const client = useQueryClient();
+  const chosen = entry.approach.pressure ?? "";
   const approach = useQuery(queries.studentApproach(lesson.studentId));
   const keep = useMutation({
-    mutationFn: (exceptions: Record<string, string>) =>
-      api.put<StudentApproach>(`/api/students/${lesson.studentId}/approach`, { exceptions }),
+    mutationFn: (stored: StudentApproach) =>
+      api
+        .put<StudentApproach>(
+          `/api/students/${lesson.studentId}/approach`,
+          { exceptions: { ...stored.exceptions, pressure: chosen } },
+          stored.version,
+        )
+        .catch((failure: Problem) => {
+          if (!failure.isStale) throw failure;
+          const now = failure.current as StudentApproach;
+          // Only this one answer is changed: over whatever else was changed meanwhile.
+          return api.put<StudentApproach>(
+            `/api/students/${lesson.studentId}/approach`,
+            { exceptions: { ...now.exceptions, pressure: chosen } },
+            now.version,
+          );
+        }),
     onSuccess: (answer) => client.setQueryData(queries.studentApproach(lesson.studentId).queryKey, answer),
   });
-  const chosen = entry.approach.pressure ?? "";
   const begins = approach.data && (approach.data.exceptions.pressure ?? approach.data.coach.pressure);
   return (
     <div className="grid justify-items-start gap-1">
@@ -48,7 +63,7 @@ export function SchoolOfLesson({
           weight="quiet"
           className="px-2! text-sm"
           disabled={keep.isPending}
-          onClick={() => keep.mutate({ ...approach.data.exceptions, pressure: chosen })}
+          onClick={() => keep.mutate(approach.data)}
         >
           Keep it for {lesson.studentName}
         </Button>

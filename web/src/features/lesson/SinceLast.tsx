@@ -3,7 +3,7 @@ import { Link } from "react-router";
 import { queries } from "@/api/queries";
 import type { Catalogue, Progress } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { ChangesTable } from "../progress/ChangesTable";
 import { ProposalPanel } from "../progress/ProposalPanel";

@@ -1,6 +1,7 @@
 import { Minus } from "lucide-react";
-import type { Catalogue, LessonEntry } from "@/api/types";
-import { counted, type Kind, type MomentName, total } from "./changes";
+import type { Catalogue, LessonEntry, MomentName } from "@/api/types";
+import { counted, type Kind } from "./changes";
+import { total } from "../progress/tally";
 import { keyFor } from "./keys";
 
 const KINDS: { id: Kind; label: string }[] = [

@@ -1,6 +1,5 @@
-import type { LessonEntry, Wire } from "@/api/types";
+import type { LessonEntry, MomentName, Wire } from "@/api/types";
 
-export type MomentName = "before" | "after";
 export type Kind = "flight" | "strike" | "divot";
 export type Answer = "yes" | "no" | "unseen";
 export type Reading = Wire["ReadingEntry"];
@@ -53,9 +52,4 @@ export function read(entry: LessonEntry, moment: MomentName, reading: Reading): 
 export function unread(entry: LessonEntry, moment: MomentName, index: number): LessonEntry {
   const readings = entry[moment].readings.filter((_, i) => i !== index);
   return { ...entry, [moment]: { ...entry[moment], readings } };
-}
-
-/** Balls counted in this tally. */
-export function total(counts: Record<string, number> | undefined | null): number {
-  return Object.values(counts ?? {}).reduce((sum, n) => sum + n, 0);
 }

@@ -1,5 +1,5 @@
 import type { Catalogue, Lesson, LessonEntry, Wire } from "@/api/types";
-import { total } from "./changes";
+import { total } from "../progress/tally";
 
 /** One thing that was entered and that the diagnosis rests on. */
 export type Piece = { key: string; label: string };

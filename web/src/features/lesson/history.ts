@@ -5,7 +5,11 @@ const DEPTH = 200;
 export type History = { past: LessonEntry[]; now: LessonEntry; future: LessonEntry[] };
 
 export type HistoryAction =
-  { type: "change"; change: (entry: LessonEntry) => LessonEntry } | { type: "undo" } | { type: "redo" };
+  | { type: "change"; change: (entry: LessonEntry) => LessonEntry }
+  /** What others entered is part of every state, so that an undo takes back only one's own. */
+  | { type: "rebase"; change: (entry: LessonEntry) => LessonEntry }
+  | { type: "undo" }
+  | { type: "redo" };
 
 export function beginHistory(entry: LessonEntry): History {
   return { past: [], now: entry, future: [] };
@@ -20,6 +24,12 @@ export function historyReducer({ past, now, future }: History, action: HistoryAc
         ? { past, now, future }
         : { past: [...past, now].slice(-DEPTH), now: next, future: [] };
     }
+    case "rebase":
+      return {
+        past: past.map(action.change),
+        now: action.change(now),
+        future: future.map(action.change),
+      };
     case "undo": {
       const previous = past.at(-1);
       return previous

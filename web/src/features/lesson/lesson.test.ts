@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { LessonEntry } from "@/api/types";
-import { answered, counted, read, total, unread } from "./changes";
+import { answered, counted, read, unread } from "./changes";
+import { total } from "../progress/tally";
 import { beginHistory, historyReducer } from "./history";
 import { belongsElsewhere, keyFor, TALLY_KEYS } from "./keys";
 

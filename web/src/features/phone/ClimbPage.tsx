@@ -1,6 +1,7 @@
+import { Link } from "react-router";
 import { useCatalogue } from "@/api/queries";
 import type { Catalogue } from "@/api/types";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { dose } from "../plan/PlanDays";
 import { Staircase } from "../plan/Staircase";
@@ -24,6 +25,11 @@ export default function ClimbPage() {
       ) : (
         <p className="mt-4">No plan yet. It appears here when your coach hands it over.</p>
       )}
+      <p className="mt-6">
+        <Link to="/climb/account" className="inline-flex min-h-11 items-center">
+          Your account and password
+        </Link>
+      </p>
     </PhoneFrame>
   );
 }

@@ -4,7 +4,7 @@ import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { dose } from "../plan/PlanDays";

@@ -1,6 +1,6 @@
 import { useState } from "react";
 import { Button } from "@/ui/Button";
-import { shortDay } from "@/ui/dates";
+import { shortDay } from "@/calendar/dates";
 import { Note } from "@/ui/Notice";
 import type { Kept } from "./outbox";
 import { useOutbox } from "./useOutbox";

@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Me } from "@/api/types";
-import { longDay, plusDays, today } from "@/ui/dates";
+import { longDay, plusDays, today } from "@/calendar/dates";
 import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/testing/fixtures";
 import RunnerPage from "./RunnerPage";
 import type { Entry } from "./session";

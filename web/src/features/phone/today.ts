@@ -1,7 +1,7 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
 import type { Me, PlanDay } from "@/api/types";
-import { daysBetween, today } from "@/ui/dates";
+import { daysBetween, today } from "@/calendar/dates";
 
 /** A change of the plan is news for so many days. */
 const NEWS = 3;

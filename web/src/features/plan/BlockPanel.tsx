@@ -14,7 +14,7 @@ import { useState } from "react";
 import { queries } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, PlanBlock, StoredPlan } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { longDay, today } from "@/ui/dates";
+import { longDay, today } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 import { DrillDiagram } from "../drill/DrillDiagram";

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 
 /** How the plan followed the practice: when it was laid again, why, and what changed. */
 export function LaidAgain({ planId }: { planId: string }) {

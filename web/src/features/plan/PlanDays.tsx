@@ -1,5 +1,5 @@
 import type { Catalogue, Hand, Plan, PlanBlock } from "@/api/types";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { instruction } from "../drill/instruction";
 

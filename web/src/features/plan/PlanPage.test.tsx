@@ -22,6 +22,7 @@ const PLAN: StoredPlan = {
   nextLesson: "2026-12-15",
   assigned: false,
   revision: 1,
+  version: 3,
   terms: { from: "2026-12-02", nextLesson: "2026-12-15" },
   changes: [],
   plan: {

@@ -6,9 +6,10 @@ import { Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, StoredPlan } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
-import { longDay, plusDays, shortDay, today } from "@/ui/dates";
+import { longDay, plusDays, shortDay, today } from "@/calendar/dates";
 import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { Meanwhile } from "@/ui/Meanwhile";
 import { BlockPanel, type Chosen } from "./BlockPanel";
 import { countOf, planners } from "./edits";
 import { GateSetting } from "./GateSetting";
@@ -96,6 +97,7 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
           )}
         </div>
       </header>
+      <Meanwhile changed={[...new Set(work.meanwhile)]} onSeen={work.seenMeanwhile} />
       {work.error && <Failed error={work.error} />}
       {lesson.focus.length === 0 && (
         <Note>

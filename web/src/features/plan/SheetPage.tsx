@@ -4,7 +4,7 @@ import { Link, useParams } from "react-router";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Hand } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { type Sheet, type SheetDay, type SheetLine, sheetOf } from "./sheetShape";

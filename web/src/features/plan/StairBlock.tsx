@@ -1,6 +1,6 @@
 import { type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from "react";
 import type { StoredPlan } from "@/api/types";
-import { plusDays } from "@/ui/dates";
+import { plusDays } from "@/calendar/dates";
 import { type Chosen, chosenBlock, neighbour } from "./BlockPanel";
 import { dropped, locked, moved, unlocked } from "./edits";
 import type { Tread } from "./stairs";

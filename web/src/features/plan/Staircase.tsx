@@ -1,6 +1,6 @@
 import { useId } from "react";
 import type { Catalogue, Plan } from "@/api/types";
-import { dayOfMonth, shortDay, today, weekdayLetter } from "@/ui/dates";
+import { dayOfMonth, shortDay, today, weekdayLetter } from "@/calendar/dates";
 import { StairBlock, type StairEdit } from "./StairBlock";
 import { stairs } from "./stairs";
 

@@ -52,6 +52,11 @@ function Kept({ list, busy, onUse }: { list: Template[]; busy: boolean; onUse: (
     mutationFn: (id: string) => api.delete(`/api/templates/${id}`),
     onSuccess: () => client.invalidateQueries({ queryKey: queries.templates().queryKey }),
   });
+  const share = useMutation({
+    mutationFn: (template: Template) =>
+      api.put<void>(`/api/templates/${template.id}/shared`, { shared: !template.shared }),
+    onSuccess: () => client.invalidateQueries({ queryKey: queries.templates().queryKey }),
+  });
   if (list.length === 0) return <p className="text-soft">None kept yet.</p>;
   return (
     <ul>
@@ -61,18 +66,32 @@ function Kept({ list, busy, onUse }: { list: Template[]; busy: boolean; onUse: (
             <strong>{template.name}</strong>
             <span className="text-soft block text-sm">
               {template.days} days, {template.edits.chosen.length} rungs
+              {template.coach && `, shared by ${template.coach}`}
             </span>
           </span>
           <Button disabled={busy} aria-label={`Start from ${template.name}`} onClick={() => onUse(template)}>
             Start from it
           </Button>
-          <IconButton
-            label={`Forget ${template.name}`}
-            disabled={forget.isPending}
-            onClick={() => forget.mutate(template.id)}
-          >
-            <X aria-hidden className="size-4" />
-          </IconButton>
+          {!template.coach && (
+            <Button
+              weight="quiet"
+              aria-pressed={template.shared}
+              disabled={share.isPending}
+              aria-label={`Share ${template.name} with the academy`}
+              onClick={() => share.mutate(template)}
+            >
+              {template.shared ? "Shared" : "Share"}
+            </Button>
+          )}
+          {!template.coach && (
+            <IconButton
+              label={`Forget ${template.name}`}
+              disabled={forget.isPending}
+              onClick={() => forget.mutate(template.id)}
+            >
+              <X aria-hidden className="size-4" />
+            </IconButton>
+          )}
         </li>
       ))}
     </ul>

@@ -1,6 +1,6 @@
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import type { Hand } from "@/api/types";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { makePdf, pictureFor } from "@/ui/pdf";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import type { CueCard, Sheet, SheetDay, SheetLine } from "./sheetShape";

@@ -1,5 +1,5 @@
 import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/types";
-import { daysBetween, shortDay } from "@/ui/dates";
+import { daysBetween, shortDay } from "@/calendar/dates";
 import { instruction } from "../drill/instruction";
 import { dose } from "./PlanDays";
 

@@ -1,5 +1,5 @@
 import type { Plan } from "@/api/types";
-import { daysBetween, plusDays } from "@/ui/dates";
+import { daysBetween, plusDays } from "@/calendar/dates";
 
 export type Tread = {
   date: string;

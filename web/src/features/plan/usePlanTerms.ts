@@ -1,22 +1,53 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
-import { api } from "@/api/client";
+import { api, Problem } from "@/api/client";
+import { differences, merge } from "@/api/merge";
 import { queries } from "@/api/queries";
 import type { Lesson, StoredPlan } from "@/api/types";
 import type { Terms } from "./edits";
+
+const PARTS: Record<string, string> = {
+  from: "the first day",
+  nextLesson: "the next lesson",
+  week: "the week",
+  firstFaultOnly: "whether one fault waits",
+  "edits.locked": "locked blocks",
+  "edits.dropped": "dropped blocks",
+  "edits.chosen": "chosen drills",
+  "edits.skipped": "rungs left out",
+  "edits.shortSets": "short sets",
+};
+
+function inWords(path: string): string {
+  return PARTS[path] ?? PARTS[path.split(".")[0] ?? ""] ?? "the plan's days";
+}
 
 /** Drafting with terms: each change is laid by the server at once; an undo is the earlier terms again. */
 export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
   const client = useQueryClient();
   const [past, setPast] = useState<Terms[]>([]);
   const [future, setFuture] = useState<Terms[]>([]);
+  const [meanwhile, setMeanwhile] = useState<string[]>([]);
   const keep = (stored: StoredPlan) => {
     client.setQueryData(queries.lessonPlan(lesson.id).queryKey, stored);
     client.removeQueries({ queryKey: queries.offers(lesson.id).queryKey });
     client.invalidateQueries({ queryKey: ["students"] });
   };
   const draft = useMutation({
-    mutationFn: (terms: Terms) => api.put<StoredPlan>(`/api/lessons/${lesson.id}/plan`, terms),
+    mutationFn: async (terms: Terms) => {
+      const put = (what: Terms, version: number) =>
+        api.put<StoredPlan>(`/api/lessons/${lesson.id}/plan`, what, version);
+      try {
+        return await put(terms, plan?.version ?? 0);
+      } catch (failure) {
+        if (!(failure instanceof Problem) || !failure.isStale) throw failure;
+        const now = failure.current as StoredPlan;
+        keep(now);
+        const base = plan?.terms ?? now.terms;
+        setMeanwhile(differences(base, now.terms, 2).map(inWords));
+        return put(merge(base, terms, now.terms), now.version);
+      }
+    },
     onSuccess: keep,
   });
   const assign = useMutation({
@@ -65,6 +96,9 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     startFrom: (template: string) => start.mutate(template),
     handOver: (id: string) => assign.mutate(id),
     busy: draft.isPending || assign.isPending || start.isPending,
+    /** What was changed elsewhere and laid together with the last change. */
+    meanwhile,
+    seenMeanwhile: () => setMeanwhile([]),
     error: draft.error ?? assign.error ?? start.error,
   };
 }

@@ -1,5 +1,5 @@
 import type { Wire } from "@/api/types";
-import { shortDay } from "@/ui/dates";
+import { shortDay } from "@/calendar/dates";
 import { AnswerForm } from "./AnswerForm";
 
 /** Notes from practice, each with what was said about it. */

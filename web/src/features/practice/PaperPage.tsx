@@ -7,7 +7,7 @@ import type { Catalogue, PlanBlock, PlanDay, Wire } from "@/api/types";
 import { useSaver } from "@/api/useSaver";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
 import { SCORED } from "../plan/sheetShape";

@@ -4,7 +4,7 @@ import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Catalogue, Practice, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { shortDay, today } from "@/ui/dates";
+import { shortDay, today } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { FELT } from "./felt";
 import { Notes } from "./Notes";

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Compare, Hand, Thread } from "@/api/types";
-import { longDay, shortDay } from "@/ui/dates";
+import { longDay, shortDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Choice } from "@/ui/Choice";
 import { ShareStrip } from "../feet/ShareStrip";

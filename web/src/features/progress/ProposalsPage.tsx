@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { queries } from "@/api/queries";
 import type { Wire } from "@/api/types";
-import { shortDay } from "@/ui/dates";
+import { shortDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { said } from "./ProposalPanel";
 

@@ -1,5 +1,5 @@
 import type { Catalogue, Compare } from "@/api/types";
-import { total } from "../lesson/changes";
+import { total } from "./tally";
 
 type Shots = Compare["first"]["shots"];
 const KINDS = ["flight", "strike", "divot"] as const;

@@ -1,4 +1,4 @@
-import { shortDay } from "@/ui/dates";
+import { shortDay } from "@/calendar/dates";
 import { bandOf, type Box, type Knot, scaleFor, type Series, threadShape } from "./threadShape";
 import type { Thread } from "@/api/types";
 import { tenth } from "./verdicts";

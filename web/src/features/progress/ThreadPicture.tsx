@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Link } from "react-router";
 import type { Thread } from "@/api/types";
-import { longDay, shortDay, today } from "@/ui/dates";
+import { longDay, shortDay, today } from "@/calendar/dates";
 import { ThreadDrawing } from "./ThreadDrawing";
 import { mostTold, type Point, type Series } from "./threadShape";
 import { distanceSaid, tenth } from "./verdicts";

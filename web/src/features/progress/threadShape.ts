@@ -1,5 +1,5 @@
 import type { Thread } from "@/api/types";
-import { daysBetween } from "@/ui/dates";
+import { daysBetween } from "@/calendar/dates";
 
 export type Box = { width: number; left: number; right: number; top: number; bottom: number };
 

@@ -4,7 +4,7 @@ import { Link, useParams } from "react-router";
 import { Problem } from "@/api/client";
 import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
 import { Button } from "@/ui/Button";
-import { today } from "@/ui/dates";
+import { today } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import { type Report, reportOf } from "./reportShape";

@@ -1,5 +1,5 @@
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
-import { today } from "@/ui/dates";
+import { today } from "@/calendar/dates";
 import { makePdf, pictureFor } from "@/ui/pdf";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import type { Report } from "./reportShape";

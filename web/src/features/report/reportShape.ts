@@ -1,5 +1,5 @@
 import type { Catalogue, Lesson, Progress, StoredPlan, Thread } from "@/api/types";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { sheetOf } from "../plan/sheetShape";
 import { mostTold, type Series } from "../progress/threadShape";
 import { inOrder, told } from "../progress/verdicts";

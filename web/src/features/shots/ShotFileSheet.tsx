@@ -2,11 +2,10 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
-import type { Wire } from "@/api/types";
+import type { Wire, MomentName } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
-import type { MomentName } from "../lesson/changes";
 import { tenth } from "../progress/verdicts";
 import { ColumnsForm } from "./ColumnsForm";
 

@@ -1,3 +1,4 @@
+import type { MomentName } from "@/api/types";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { FileUp, Trash2 } from "lucide-react";
 import { useState } from "react";
@@ -6,7 +7,6 @@ import { queries } from "@/api/queries";
 import { FileButton } from "@/ui/FileButton";
 import { IconButton } from "@/ui/IconButton";
 import { Failed } from "@/ui/Notice";
-import type { MomentName } from "../lesson/changes";
 import { type Picked, ShotFileSheet } from "./ShotFileSheet";
 
 /** Measured balls of one moment: files taken in, each taken out again as a whole. */

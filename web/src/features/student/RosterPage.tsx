@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { queries } from "@/api/queries";
 import type { RosterLine } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
-import { daysBetween, shortDay, today } from "@/ui/dates";
+import { daysBetween, shortDay, today } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { TakeRecord } from "./RecordTools";
 
@@ -64,6 +64,7 @@ export default function RosterPage() {
                   >
                     {student.name}
                   </Link>
+                  {student.coach && <span className="text-soft ml-3 text-sm">of {student.coach}</span>}
                   {student.hurt && (
                     <span className="text-alert ml-3 inline-flex items-center gap-1 font-semibold">
                       <AlertTriangle aria-hidden className="size-4" /> pain

@@ -4,10 +4,14 @@ import { useNavigate, useParams } from "react-router";
 import { api, Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Student, StudentProfile } from "@/api/types";
+import { useMeanwhile } from "@/api/useMeanwhile";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Field } from "@/ui/Field";
+import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
+import { OtherCoaches } from "../academy/OtherCoaches";
+import { PasswordSheet } from "./InviteSheet";
 import { RecordTools } from "./RecordTools";
 
 const DAYS = [
@@ -33,18 +37,56 @@ const NEW: StudentProfile = {
   week: {},
 };
 
+const PARTS: Record<string, string> = {
+  name: "the name",
+  complaint: "what they complain of",
+  handedness: "the hand",
+  level: "the level",
+  ageBand: "the age",
+  shoes: "the shoes",
+  units: "the units",
+  flags: "joints to take care of",
+  kit: "the kit",
+  week: "the week",
+};
+
+function inWords(path: string): string {
+  return PARTS[path.split(".")[0] ?? ""] ?? path;
+}
+
 /** A new student, or the details of one. */
 export default function StudentFormPage() {
   const { id } = useParams();
   const catalogue = useCatalogue("right");
   const student = useQuery({ ...queries.student(id ?? ""), enabled: id !== undefined });
+  const session = useQuery(queries.session());
+  const own = student.data?.coachId === session.data?.account?.id;
   if (catalogue.isPending || (id && student.isPending)) return <Loading />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   if (student.isError) return <Failed error={student.error} again={() => student.refetch()} />;
   return (
     <div className="mx-auto grid max-w-5xl gap-10">
-      <StudentForm id={id} initial={student.data?.profile ?? NEW} catalogue={catalogue.data} />
-      {id && student.data && <RecordTools studentId={id} name={student.data.profile.name} />}
+      <StudentForm
+        id={id}
+        initial={student.data?.profile ?? NEW}
+        version={student.data?.version ?? 0}
+        catalogue={catalogue.data}
+      />
+      {id && student.data && own && (
+        <>
+          {student.data.signedUp && (
+            <section
+              aria-labelledby="phone"
+              className="border-line grid justify-items-start gap-2 border-t pt-5"
+            >
+              <h2 id="phone">The phone</h2>
+              <PasswordSheet studentId={id} name={student.data.profile.name} />
+            </section>
+          )}
+          <OtherCoaches studentId={id} />
+          <RecordTools studentId={id} name={student.data.profile.name} />
+        </>
+      )}
     </div>
   );
 }
@@ -52,19 +94,30 @@ export default function StudentFormPage() {
 function StudentForm({
   id,
   initial,
+  version,
   catalogue,
 }: {
   id?: string;
   initial: StudentProfile;
+  version: number;
   catalogue: Catalogue;
 }) {
   const [profile, setProfile] = useState(initial);
   const navigate = useNavigate();
   const client = useQueryClient();
+  const meanwhile = useMeanwhile({ value: initial, version });
   const save = useMutation({
     mutationFn: (entry: StudentProfile) =>
-      id ? api.put<Student>(`/api/students/${id}`, entry) : api.post<Student>("/api/students", entry),
+      id
+        ? meanwhile.save<Student>(
+            (seen) => api.put<Student>(`/api/students/${id}`, entry, seen),
+            (student) => ({ value: student.profile, version: student.version }),
+            setProfile,
+          )
+        : api.post<Student>("/api/students", entry),
     onSuccess: (student) => {
+      // Changed meanwhile: both are in the form now, to be looked at and saved.
+      if (!student) return;
       client.invalidateQueries({ queryKey: ["students"] });
       navigate(`/students/${student.id}`);
     },
@@ -80,6 +133,7 @@ function StudentForm({
   return (
     <form onSubmit={submit} className="grid gap-6">
       <h1>{id ? `Details of ${initial.name}` : "New student"}</h1>
+      <Meanwhile changed={[...new Set(meanwhile.changed.map(inWords))]} onSeen={meanwhile.seen} />
       <div className="grid gap-x-12 gap-y-5 lg:grid-cols-2">
         <div className="grid content-start gap-5">
           <Field label="Name" error={wrong("name")}>

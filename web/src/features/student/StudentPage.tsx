@@ -5,7 +5,7 @@ import { api } from "@/api/client";
 import { LESSONS, queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Lesson, StudentProfile, Thread } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
-import { longDay } from "@/ui/dates";
+import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { PracticePanel } from "../practice/PracticePanel";
 import { ThreadPicture } from "../progress/ThreadPicture";
@@ -29,6 +29,8 @@ export default function StudentPage() {
       navigate(`/lessons/${lesson.id}${thread.data?.all ? "?view=since" : ""}`);
     },
   });
+  const session = useQuery(queries.session());
+  const own = student.data?.coachId === session.data?.account?.id;
   if (student.isPending || thread.isPending || catalogue.isPending) return <Loading />;
   if (student.isError) return <Failed error={student.error} again={() => student.refetch()} />;
   if (thread.isError) return <Failed error={thread.error} again={() => thread.refetch()} />;
@@ -42,6 +44,9 @@ export default function StudentPage() {
           <h1>{profile.name}</h1>
           <p className="text-soft">{facts(profile, catalogue.data)}</p>
           {profile.complaint && <p>“{profile.complaint}”</p>}
+          {!own && (
+            <p className="text-soft">You stand in for this student's coach; what you do is on record.</p>
+          )}
           {profile.ageBand === "junior" && (
             <p className="text-soft">
               {student.data.adult
@@ -67,7 +72,7 @@ export default function StudentPage() {
           <ButtonLink to={`/students/${id}/approach`} weight="quiet">
             Approach
           </ButtonLink>
-          {!student.data.signedUp && <InviteSheet studentId={id} name={profile.name} />}
+          {!student.data.signedUp && own && <InviteSheet studentId={id} name={profile.name} />}
           <Button weight="main" disabled={begin.isPending} onClick={() => begin.mutate()}>
             Begin a lesson
           </Button>

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Practice, RosterLine, StudentProfile, Thread } from "@/api/types";
-import { plusDays, today } from "@/ui/dates";
+import { plusDays, today } from "@/calendar/dates";
 import { CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
 import RosterPage from "./RosterPage";
 import StudentFormPage from "./StudentFormPage";
@@ -237,6 +237,6 @@ describe("a student's page", () => {
     open();
     fireEvent.click(await screen.findByRole("button", { name: "Invite to the phone" }));
     expect(await screen.findByText(/\/welcome\/one-time$/)).toBeTruthy();
-    expect(screen.getByTitle("Invitation as a picture for the camera")).toBeTruthy();
+    expect(screen.getByTitle("The address as a picture for the camera")).toBeTruthy();
   });
 });

@@ -14,7 +14,9 @@ import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.concurrent.CompletableFuture;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -24,6 +26,7 @@ final class LaunchedServer implements AutoCloseable {
 
     private final Process process;
     private final String base;
+    private final Map<String, String> versions = new HashMap<>();
     private final CookieManager cookies = new CookieManager();
     private final HttpClient http =
             HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -58,7 +61,13 @@ final class LaunchedServer implements AutoCloseable {
     HttpResponse<String> send(String method, String path, String body) throws IOException, InterruptedException {
         HttpResponse<String> response = http.send(request(method, path, body), BodyHandlers.ofString());
         if (response.statusCode() >= 300) throw new IllegalStateException(path + ": " + response.body());
+        found("\"version\":(\\d+)", response.body()).forEach(version -> versions.put(thing(path), version));
         return response;
+    }
+
+    /** A change of a thing names the version of it that was read last. */
+    private static String thing(String path) {
+        return path.endsWith("/entry") ? path.substring(0, path.length() - "/entry".length()) : path;
     }
 
     CompletableFuture<HttpResponse<String>> sendAsync(String path) {
@@ -68,7 +77,8 @@ final class LaunchedServer implements AutoCloseable {
     private HttpRequest request(String method, String path, String body) {
         HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
                 .method(method, body == null ? BodyPublishers.noBody() : BodyPublishers.ofString(body))
-                .header("Content-Type", "application/json");
+                .header("Content-Type", "application/json")
+                .header("If-Match", versions.getOrDefault(thing(path), "0"));
         cookies.getCookieStore().getCookies().stream()
                 .filter(c -> c.getName().equals("XSRF-TOKEN"))
                 .map(HttpCookie::getValue)

@@ -1,5 +1,6 @@
 package app.hodegon.e2e;
 
+import static app.hodegon.e2e.Find.button;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -187,10 +188,5 @@ class BuilderTest {
         Page page = Browser.students(browser.screen(), demo.base(), "Coach at Lindmoor");
         assertThat(page.getByText("Nia Quill")).isVisible();
         return page;
-    }
-
-    private static Locator button(Page page, String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new GetByRoleOptions().setName(name).setExact(true));
     }
 }

@@ -12,10 +12,13 @@ import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse.BodyHandlers;
 import java.nio.file.Path;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.UUID;
+import java.util.concurrent.CopyOnWriteArrayList;
+import java.util.concurrent.atomic.AtomicBoolean;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
 import tools.jackson.databind.JsonNode;
@@ -31,7 +34,7 @@ class DurabilityTest {
 
     /** A signed-in client of a server that comes back on other ports. */
     private static final class Client {
-        private final String base;
+        private String base;
         private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
         private final HttpClient http =
                 HttpClient.newBuilder().cookieHandler(cookies).build();
@@ -44,14 +47,25 @@ class DurabilityTest {
         JsonNode send(String method, String path, String json) throws IOException, InterruptedException {
             HttpRequest.Builder request = HttpRequest.newBuilder(URI.create(base + path))
                     .method(method, json == null ? BodyPublishers.noBody() : BodyPublishers.ofString(json))
-                    .header("Content-Type", "application/json");
+                    .header("Content-Type", "application/json")
+                    .header("If-Match", "0");
             cookies.getCookieStore().getCookies().stream()
                     .filter(c -> c.getName().equals("XSRF-TOKEN"))
                     .map(HttpCookie::getValue)
                     .forEach(token -> request.header("X-XSRF-TOKEN", token));
             var response = http.send(request.build(), BodyHandlers.ofString());
+            last = response.statusCode();
+            if (last == 503) return JSON.nullNode();
             assertThat(response.statusCode()).as(path + ": " + response.body()).isBetween(200, 299);
             return response.body().isEmpty() ? JSON.nullNode() : JSON.readTree(response.body());
+        }
+
+        private int last;
+
+        /** The same browser, and the server on another port. */
+        Client at(String other) {
+            base = other;
+            return this;
         }
 
         Client signIn(String email) throws Exception {
@@ -74,8 +88,10 @@ class DurabilityTest {
             planId = plan.path("id").asString();
             today = LocalDate.parse(plan.path("from").asString());
             List<UUID> sent = new ArrayList<>();
+            Client phone = new Client(server.base()).signIn("student@x.example");
+            Client looking = new Client(server.base()).signIn("coach@x.example");
             for (int round = 0; round < KILLS; round++) {
-                Client phone = new Client(server.base()).signIn("student@x.example");
+                phone.at(server.base());
                 for (int rep = 0; rep < REPS_PER_KILL; rep++) {
                     UUID session = UUID.randomUUID();
                     phone.send("PUT", "/api/me/practice/" + session, """
@@ -89,7 +105,8 @@ class DurabilityTest {
                 }
                 server.kill();
                 server = ServerProcess.start(log, directory, QUICK_START);
-                Client looking = new Client(server.base()).signIn("coach@x.example");
+                // Nobody has to sign in again.
+                looking.at(server.base());
                 assertThat(looking.send("GET", "/api/day", null)
                                 .at("/attention/0/kind")
                                 .asString())
@@ -102,6 +119,54 @@ class DurabilityTest {
             }
         } finally {
             server.close();
+        }
+    }
+
+    @Test
+    void aCleanStopLetsRunningWritesEnd(@TempDir Path data) throws Exception {
+        Path log = data.resolve("server.log");
+        String directory = "--hodegon.data=" + data;
+        ServerProcess server = ServerProcess.start(log, directory, QUICK_START);
+        List<Integer> stored = new CopyOnWriteArrayList<>();
+        AtomicBoolean broken = new AtomicBoolean();
+        JsonNode plan;
+        Thread writer;
+        try {
+            plan = planFor(new Client(server.base()), server.base());
+            Client phone = new Client(server.base()).signIn("student@x.example");
+            LocalDate day = LocalDate.parse(plan.path("from").asString());
+            writer = new Thread(() -> {
+                for (int i = 0; ; i++) {
+                    try {
+                        phone.send("PUT", "/api/me/practice/" + UUID.randomUUID(), """
+                                {"planId":"%s","day":"%s","edition":1,"blocks":[],"balls":{},"note":"n%d","finished":true}""".formatted(
+                                        plan.path("id").asString(), day, i));
+                        if (phone.last == 503) return;
+                        stored.add(i);
+                    } catch (IOException closed) {
+                        return;
+                    } catch (AssertionError | Exception failed) {
+                        broken.set(true);
+                        return;
+                    }
+                }
+            });
+            writer.start();
+            Instant end = Instant.now().plusSeconds(30);
+            while (stored.size() < 20 && Instant.now().isBefore(end)) Thread.onSpinWait();
+        } finally {
+            server.close();
+        }
+        writer.join();
+        assertThat(broken).as("no write was answered with an error").isFalse();
+        ServerProcess again = ServerProcess.start(log, directory, QUICK_START);
+        try {
+            Client looking = new Client(again.base()).signIn("coach@x.example");
+            JsonNode practice = looking.send(
+                    "GET", "/api/students/" + plan.path("studentId").asString() + "/practice", null);
+            assertThat(practice.path("all").asInt()).isGreaterThanOrEqualTo(stored.size());
+        } finally {
+            again.close();
         }
     }
 

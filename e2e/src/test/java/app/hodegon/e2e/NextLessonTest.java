@@ -1,9 +1,11 @@
 package app.hodegon.e2e;
 
+import static app.hodegon.e2e.Find.button;
+import static app.hodegon.e2e.Find.heading;
+import static app.hodegon.e2e.Find.link;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
@@ -156,20 +158,5 @@ class NextLessonTest {
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }
-    }
-
-    private static Locator button(Page page, String name) {
-        return page.getByRole(
-                AriaRole.BUTTON, new GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private static Locator link(Page page, String name) {
-        return page.getByRole(
-                AriaRole.LINK, new GetByRoleOptions().setName(name).setExact(true));
-    }
-
-    private static Locator heading(Page page, String name) {
-        return page.getByRole(
-                AriaRole.HEADING, new GetByRoleOptions().setName(name).setExact(true));
     }
 }

@@ -19,6 +19,12 @@ final class ServerProcess implements AutoCloseable {
     private static final Duration PATIENCE = Duration.ofSeconds(90);
     private static final Duration PAUSE = Duration.ofMillis(100);
 
+    /** Connections to the store that live seconds: nothing may rest on the one that made it. */
+    private static final List<String> SHORT_LIVES = List.of(
+            "--spring.datasource.hikari.minimum-idle=0",
+            "--spring.datasource.hikari.idle-timeout=10000",
+            "--spring.datasource.hikari.max-lifetime=30000");
+
     private final Process process;
     private final int port;
 
@@ -33,6 +39,7 @@ final class ServerProcess implements AutoCloseable {
             int port = freePort();
             List<String> command = new ArrayList<>(Unpacked.command());
             command.add("--server.port=" + port);
+            command.addAll(SHORT_LIVES);
             command.addAll(List.of(arguments));
             Process process = new ProcessBuilder(command)
                     .redirectErrorStream(true)

@@ -193,7 +193,7 @@ class SliceTest {
             coach.getByLabel("E-mail").fill("coach@demo.example");
             coach.getByLabel("Password").fill("not-it");
             button(coach, "Sign in").click();
-            assertThat(coach.getByText("do not belong together")).isVisible();
+            assertThat(coach.getByText("does not belong together")).isVisible();
             coach.getByLabel("Password").fill("demo-coach");
             button(coach, "Sign in").click();
             assertThat(coach.getByText("Who needs you")).isVisible();

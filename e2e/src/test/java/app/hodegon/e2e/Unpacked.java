@@ -73,6 +73,7 @@ final class Unpacked {
                 "-Xlog:disable",
                 "-XX:TieredStopAtLevel=1",
                 "-XX:+UseSerialGC",
+                "-Dcom.zaxxer.hikari.housekeeping.periodMs=1000",
                 "-jar",
                 ONCE.jar().toString()));
     }

@@ -2,6 +2,7 @@ package app.hodegon.server;
 
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.classes;
 import static com.tngtech.archunit.lang.syntax.ArchRuleDefinition.noClasses;
+import static com.tngtech.archunit.library.dependencies.SlicesRuleDefinition.slices;
 
 import com.tngtech.archunit.core.domain.JavaClass;
 import com.tngtech.archunit.core.importer.ImportOption.DoNotIncludeTests;
@@ -29,9 +30,15 @@ class ArchitectureTest {
             .resideOutsideOfPackage("app.hodegon.server.db..")
             .and()
             .haveSimpleNameNotEndingWith("Repository")
+            .and()
+            .haveSimpleNameNotEndingWith("Condition")
             .should()
             .dependOnClassesThat()
             .resideInAPackage("org.jooq..");
+
+    @ArchTest
+    static final ArchRule noCycleRunsBetweenFeatures =
+            slices().matching("app.hodegon.server.(*)..").should().beFreeOfCycles();
 
     private static ArchCondition<JavaClass> beUsedOnlyInTheirOwnPackage() {
         return new ArchCondition<>("be used only in their own package") {

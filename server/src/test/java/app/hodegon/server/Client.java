@@ -8,9 +8,12 @@ import java.net.CookiePolicy;
 import java.net.HttpCookie;
 import java.net.URI;
 import java.net.http.HttpClient;
+import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.util.Map;
+import java.util.Optional;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -20,16 +23,31 @@ public final class Client {
     private static final JsonMapper JSON = new JsonMapper();
 
     private final URI base;
-    private final CookieManager cookies = new CookieManager(null, CookiePolicy.ACCEPT_ALL);
-    private final HttpClient http =
-            HttpClient.newBuilder().cookieHandler(cookies).build();
+    private final CookieManager cookies;
+    private final HttpClient http;
 
     Client(int port) {
+        this(port, new CookieManager(null, CookiePolicy.ACCEPT_ALL));
+    }
+
+    private Client(int port, CookieManager cookies) {
         base = URI.create("http://localhost:" + port);
+        this.cookies = cookies;
+        http = HttpClient.newBuilder().cookieHandler(cookies).build();
+    }
+
+    /** The same browser at a server that came back on another port. */
+    Client at(int port) {
+        return new Client(port, cookies);
     }
 
     /** An answer with its body read as JSON where there is one. */
-    public record Answer(int status, String contentType, JsonNode body) {
+    public record Answer(int status, String contentType, JsonNode body, HttpHeaders headers) {
+
+        public Optional<String> header(String name) {
+            return headers.firstValue(name);
+        }
+
         public Answer expect(int expected) {
             assertThat(status).as(String.valueOf(body)).isEqualTo(expected);
             return this;
@@ -52,6 +70,33 @@ public final class Client {
         return this;
     }
 
+    /** Another browser at the same server. */
+    public Client fresh() {
+        return new Client(base.getPort());
+    }
+
+    int port() {
+        return base.getPort();
+    }
+
+    /** The token that writes have to bring. */
+    public String token() {
+        return cookies.getCookieStore().getCookies().stream()
+                .filter(c -> c.getName().equals("XSRF-TOKEN"))
+                .map(HttpCookie::getValue)
+                .findFirst()
+                .orElse("");
+    }
+
+    /** The id of a student of this coach's. */
+    public String student(String name) {
+        for (JsonNode line : get("/api/students").expect(200).body()) {
+            if (line.path("name").asString().equals(name))
+                return line.path("id").asString();
+        }
+        throw new AssertionError("no student " + name);
+    }
+
     public Client coach() {
         return signIn("coach@demo.example", "demo-coach");
     }
@@ -68,8 +113,23 @@ public final class Client {
         return send("POST", path, json);
     }
 
+    /** Saves over whatever is there: reads its version first, where it has one. */
     public Answer put(String path, String json) {
-        return send("PUT", path, json);
+        return put(path, json, version(path));
+    }
+
+    /**
+     * @param seen version that the save is based on; null to name none
+     */
+    public Answer put(String path, String json, Integer seen) {
+        return send("PUT", path, json, seen == null ? Map.of() : Map.of("If-Match", "\"" + seen + "\""));
+    }
+
+    private Integer version(String path) {
+        String read = path.endsWith("/entry") ? path.substring(0, path.length() - "/entry".length()) : path;
+        Answer now = read.contains("/me/") ? null : send("GET", read, null);
+        if (now == null || now.status() == 404) return 0;
+        return now.body().has("version") ? now.body().path("version").asInt() : null;
     }
 
     public Answer delete(String path) {
@@ -92,21 +152,23 @@ public final class Client {
     }
 
     private Answer send(String method, String path, String json) {
+        return send(method, path, json, Map.of());
+    }
+
+    private Answer send(String method, String path, String json, Map<String, String> headers) {
         HttpRequest.Builder request = HttpRequest.newBuilder(base.resolve(path))
                 .method(method, json == null ? BodyPublishers.noBody() : BodyPublishers.ofString(json));
+        headers.forEach(request::header);
         if (json != null) request.header("Content-Type", "application/json");
-        cookies.getCookieStore().getCookies().stream()
-                .filter(c -> c.getName().equals("XSRF-TOKEN"))
-                .map(HttpCookie::getValue)
-                .findFirst()
-                .ifPresent(token -> request.header("X-XSRF-TOKEN", token));
+        if (!token().isEmpty()) request.header("X-XSRF-TOKEN", token());
         try {
             HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());
             String type = response.headers().firstValue("Content-Type").orElse("");
             return new Answer(
                     response.statusCode(),
                     type,
-                    type.contains("json") ? JSON.readTree(response.body()) : JSON.createObjectNode());
+                    type.contains("json") ? JSON.readTree(response.body()) : JSON.createObjectNode(),
+                    response.headers());
         } catch (IOException e) {
             throw new java.io.UncheckedIOException(e);
         } catch (InterruptedException e) {

@@ -8,6 +8,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ArrayNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A coach's own drills: in and out as files, and in use. */
@@ -26,7 +27,7 @@ class DrillsTest {
     @AfterEach
     void tidy() {
         for (JsonNode drill : JSON.readTree(coach.text("/api/drills/own"))) {
-            coach.delete("/api/drills/own/" + drill.path("id").asString());
+            coach.delete("/api/drills/own/" + drill.path("id").asString() + "?anyway=true");
         }
     }
 
@@ -103,6 +104,46 @@ class DrillsTest {
         coach.delete("/api/drills/own/oak-turn").refused(409);
         assertThat(coach.text("/api/plans/" + plan.path("id").asString() + "/calendar.ics"))
                 .contains("Plate turn");
+    }
+
+    @Test
+    void aDrillThatOthersComeAfterGoesOnlyWhenAsked() {
+        ObjectNode second = copy("second-turn");
+        second.putArray("after").add("first-turn");
+        coach.post("/api/drills/own", "[" + copy("first-turn") + "," + second + "]")
+                .expect(200);
+        assertThat(coach.delete("/api/drills/own/first-turn")
+                        .refused(409)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("comes after this drill");
+        coach.delete("/api/drills/own/first-turn?anyway=true").expect(204);
+        assertThat(JSON.readTree(coach.text("/api/drills/second-turn/file")).at("/0/after"))
+                .isEmpty();
+        coach.get("/api/catalogue").expect(200);
+    }
+
+    @Test
+    void theLimitsHoldOverSeveralFilesAndWithinADrill() {
+        for (int from = 0; from < 200; from += 40)
+            coach.post("/api/drills/own", several(from, 40)).expect(200);
+        coach.post("/api/drills/own", several(200, 1)).refused(422);
+        coach.post("/api/drills/own", several(0, 1)).expect(200);
+        coach.get("/api/catalogue").expect(200);
+        coach.delete("/api/drills/own/turn-0").expect(204);
+        ObjectNode endless = copy("turn-0");
+        ArrayNode press = ((ObjectNode) endless.path("diagram")).putArray("press");
+        for (int i = 0; i < 2000; i++) press.add("trail-inner");
+        coach.post("/api/drills/own", "[" + endless + "]").refused(422);
+        coach.get("/api/catalogue").expect(200);
+    }
+
+    private String several(int from, int count) {
+        StringBuilder file = new StringBuilder("[");
+        for (int i = from; i < from + count; i++)
+            file.append(i == from ? "" : ",").append(copy("turn-" + i));
+        return file.append("]").toString();
     }
 
     @Test

@@ -25,6 +25,17 @@ class PagesTest {
     }
 
     @Test
+    void everyAnswerTellsTheBrowserWhatItMayDo(Client client) {
+        for (String path : new String[] {"/", "/api/session", "/health"}) {
+            Client.Answer answer = client.get(path);
+            assertThat(answer.header("Content-Security-Policy").orElse("")).contains("default-src 'self'");
+            assertThat(answer.header("Referrer-Policy")).contains("no-referrer");
+            assertThat(answer.header("Permissions-Policy").orElse("")).contains("camera=()");
+            assertThat(answer.header("X-Content-Type-Options")).contains("nosniff");
+        }
+    }
+
+    @Test
     void theVocabularyIsSaidForTheHand(Client client) {
         client.get("/api/catalogue").refused(401);
         client.student();

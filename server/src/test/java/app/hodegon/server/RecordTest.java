@@ -18,6 +18,8 @@ import tools.jackson.databind.node.ObjectNode;
 @ExtendWith(RunningServer.class)
 class RecordTest {
 
+    private static final String ELSEWHERE = "99999999-0000-0000-0000-000000000000";
+
     private static final JsonMapper JSON = new JsonMapper();
 
     private static String named(Client coach, String name) {
@@ -53,7 +55,14 @@ class RecordTest {
                 .expect(204);
         coach.get("/api/students/" + id).refused(404);
         coach.get("/api/students/" + id + "/record").refused(404);
-        student.get("/api/me").refused(404);
+        student.get("/api/me").refused(401);
+        assertThat(student.get("/api/session")
+                        .expect(200)
+                        .body()
+                        .path("account")
+                        .isNull())
+                .as("nor is the name answered")
+                .isTrue();
         other.get("/api/session").expect(200);
         other.post("/api/session", "{\"email\":\"bram@demo.example\",\"password\":\"demo-student\"}")
                 .refused(401);
@@ -79,6 +88,64 @@ class RecordTest {
                 .isFalse();
     }
 
+    /** A record of another student, as if it came from elsewhere: new ids for everything. */
+    private static ObjectNode fromElsewhere(Client coach) {
+        String id = coach.get("/api/students").expect(200).body().at("/0/id").asString();
+        JsonNode out = coach.get("/api/students/" + id + "/record").expect(200).body();
+        String elsewhere = out.toString().replace(id, ELSEWHERE);
+        for (String table : List.of("lesson", "plan", "practiceSession", "shotFile", "sessionAnswer")) {
+            for (JsonNode row : out.path(table)) {
+                String old = row.path("id").asString();
+                elsewhere = elsewhere.replace(old, "9" + old.substring(1, 8) + "-9" + old.substring(10));
+            }
+        }
+        return (ObjectNode) JSON.readTree(elsewhere);
+    }
+
+    @ParameterizedTest
+    @CsvSource({
+        "/days/0/date, \"9999-12-31\"",
+        "/days/0/date, \"2020-01-01\"",
+        "/days/0/place, \"moon\"",
+        "/days/0/place, null",
+        "/days/0/blocks, null",
+        "/days/0/blocks/0/drill, \"no-such-drill\"",
+        "/days/0/blocks/0/sets, 100000",
+        "/days/0/blocks/0/repsPerSet, 0",
+        "/route/0/drill, null",
+        "/totals, null",
+        "/kit, null",
+        "/days/1/date, same"
+    })
+    void aPlanThatNoPlannerCouldHaveMadeIsRefused(String at, String value, Client coach) {
+        coach.signIn("second@demo.example", "demo-coach");
+        ObjectNode record = fromElsewhere(coach);
+        JsonNode document = record.at("/planDocument/0/document");
+        ObjectNode holder = (ObjectNode) document.at(at.substring(0, at.lastIndexOf('/')));
+        JsonNode broken = value.equals("same") ? document.at("/days/0/date") : JSON.readTree(value);
+        holder.set(at.substring(at.lastIndexOf('/') + 1), broken);
+        coach.post("/api/records", record.toString()).refused(422);
+        coach.get("/api/students/" + ELSEWHERE).refused(404);
+    }
+
+    @Test
+    void plansToTheEndOfTimeAndControlCharactersAreRefused(Client coach) {
+        coach.signIn("second@demo.example", "demo-coach");
+        ObjectNode endless = fromElsewhere(coach);
+        ((ObjectNode) endless.at("/plan/0")).put("nextLesson", "2099-12-31");
+        coach.post("/api/records", endless.toString()).refused(422);
+        ObjectNode far = fromElsewhere(coach);
+        ((ObjectNode) far.at("/plan/0")).put("nextLesson", "9999-12-31");
+        coach.post("/api/records", far.toString()).refused(422);
+        ObjectNode odd = fromElsewhere(coach);
+        ((ObjectNode) odd.at("/student/0")).put("name", "Sela\u0000Moor");
+        coach.post("/api/records", odd.toString()).refused(422);
+        coach.post("/api/records", "{\"kind\":\"hodegon-student-record\",\"version\":1,\"student\":[{")
+                .refused(422);
+        coach.post("/api/records", "[]").refused(422);
+        coach.get("/api/students/" + ELSEWHERE).refused(404);
+    }
+
     @ParameterizedTest
     @CsvSource({
         "student,     playingLevel, wizard",
@@ -93,24 +160,11 @@ class RecordTest {
     })
     void aRecordThatCannotBeIsRefusedAndNothingOfItIsKept(String section, String field, String value, Client coach) {
         coach.signIn("second@demo.example", "demo-coach");
-        String id = coach.get("/api/students").expect(200).body().at("/0/id").asString();
-        ObjectNode out = (ObjectNode)
-                coach.get("/api/students/" + id + "/record").expect(200).body();
-        ObjectNode mine =
-                (ObjectNode) JSON.readTree(out.toString().replace(id, "99999999-0000-0000-0000-000000000000"));
-        // New ids for everything, as if it came from elsewhere.
-        String elsewhere = mine.toString();
-        for (String table : List.of("lesson", "plan", "practiceSession", "shotFile", "sessionAnswer")) {
-            for (JsonNode row : mine.path(table)) {
-                String old = row.path("id").asString();
-                elsewhere = elsewhere.replace(old, "9" + old.substring(1, 8) + "-9" + old.substring(10));
-            }
-        }
-        ObjectNode broken = (ObjectNode) JSON.readTree(elsewhere);
+        ObjectNode broken = fromElsewhere(coach);
         ArrayNode rows = (ArrayNode) broken.path(section);
         ((ObjectNode) rows.get(0)).put(field, value);
         coach.post("/api/records", broken.toString()).refused(422);
-        coach.get("/api/students/99999999-0000-0000-0000-000000000000").refused(404);
+        coach.get("/api/students/" + ELSEWHERE).refused(404);
     }
 
     @Test

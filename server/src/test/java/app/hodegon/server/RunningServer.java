@@ -1,6 +1,12 @@
 package app.hodegon.server;
 
+import com.zaxxer.hikari.HikariDataSource;
+import com.zaxxer.hikari.HikariPoolMXBean;
+import java.time.Duration;
 import java.util.UUID;
+import java.util.concurrent.Executors;
+import java.util.concurrent.ScheduledExecutorService;
+import java.util.concurrent.TimeUnit;
 import org.junit.jupiter.api.extension.BeforeAllCallback;
 import org.junit.jupiter.api.extension.ExtensionContext;
 import org.junit.jupiter.api.extension.ExtensionContext.Namespace;
@@ -15,9 +21,23 @@ import org.springframework.context.ConfigurableApplicationContext;
  */
 public final class RunningServer implements BeforeAllCallback, ParameterResolver {
 
-    private record Started(ConfigurableApplicationContext context) implements AutoCloseable {
+    /** Connections live this long, so that nothing may rest on the one that made it. */
+    private static final Duration CONNECTION_LIVES = Duration.ofSeconds(2);
+
+    private record Started(ConfigurableApplicationContext context, ScheduledExecutorService recycling)
+            implements AutoCloseable {
+
+        static Started of(ConfigurableApplicationContext context) {
+            ScheduledExecutorService recycling = Executors.newSingleThreadScheduledExecutor();
+            HikariPoolMXBean pool = context.getBean(HikariDataSource.class).getHikariPoolMXBean();
+            long every = CONNECTION_LIVES.toMillis();
+            recycling.scheduleAtFixedRate(pool::softEvictConnections, 0, every, TimeUnit.MILLISECONDS);
+            return new Started(context, recycling);
+        }
+
         @Override
         public void close() {
+            recycling.shutdownNow();
             context.close();
         }
 
@@ -37,12 +57,13 @@ public final class RunningServer implements BeforeAllCallback, ParameterResolver
                 .getStore(Namespace.GLOBAL)
                 .getOrComputeIfAbsent(
                         test.isAnnotationPresent(OwnServer.class) ? test.getName() : "server",
-                        key -> new Started(SpringApplication.run(
+                        key -> Started.of(SpringApplication.run(
                                 HodegonApplication.class,
                                 "--server.port=0",
                                 "--spring.profiles.active=demo",
                                 "--hodegon.data=target/test-data",
-                                "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID() + ";DB_CLOSE_DELAY=-1")),
+                                "--spring.datasource.url=jdbc:h2:mem:" + UUID.randomUUID()
+                                        + ";DB_CLOSE_DELAY=-1;LOCK_TIMEOUT=10000")),
                         Started.class);
     }
 

@@ -7,6 +7,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.ValueSource;
 import tools.jackson.databind.JsonNode;
 
 @ExtendWith(RunningServer.class)
@@ -16,6 +17,11 @@ class StudentsTest {
             {"name":"%s","handedness":"left","level":"club","ageBand":"senior","shoes":"spikes","units":"imperial",
              "complaint":"Hooks","flags":["knee","back"],"kit":["ball","rod"],
              "week":{"tue":{"minutes":15,"place":"home"},"sat":{"minutes":%s,"place":"%s"}}}""";
+
+    /** A new student's entry. */
+    static String form(String name) {
+        return FORM.formatted(name, 60, "range");
+    }
 
     private Client coach;
 
@@ -46,6 +52,12 @@ class StudentsTest {
                 .isFalse();
         assertThat(coach.get("/api/students").expect(200).body().findValuesAsString("name"))
                 .contains("Ada Wright-Hale");
+    }
+
+    @ParameterizedTest
+    @ValueSource(strings = {"a\\u0000b", "a\\nb", "a\\u001bb", "a\\u2028b"})
+    void aNameIsOneLineWithoutControlCharacters(String name) {
+        coach.post("/api/students", FORM.formatted(name, 60, "range")).refused(400);
     }
 
     @ParameterizedTest

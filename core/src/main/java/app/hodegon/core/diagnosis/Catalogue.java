@@ -55,7 +55,7 @@ public final class Catalogue {
         return STANDARD;
     }
 
-    private Catalogue() {
+    Catalogue() {
         fault(STIFF_TRAIL_ANKLE, 0.08)
                 .shows(ANKLE_ROLL_LIMITED, A)
                 .reads(below(ANKLE_REACH, 8), A)

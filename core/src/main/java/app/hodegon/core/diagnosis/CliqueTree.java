@@ -26,7 +26,7 @@ final class CliqueTree {
         return STANDARD;
     }
 
-    private CliqueTree(Catalogue catalogue) {
+    CliqueTree(Catalogue catalogue) {
         for (Fault fault : Fault.values()) {
             causes.put(
                     fault,

@@ -111,6 +111,40 @@ public record Drill(
         }
     }
 
+    /** The same drill under another name. */
+    Drill named(String otherId, String otherName) {
+        return with(otherId, otherName, after);
+    }
+
+    /** The same drill, bound to come after fewer others. */
+    public Drill afterOnly(Set<String> known) {
+        if (known.containsAll(after)) return this;
+        return with(id, name, after.stream().filter(known::contains).toList());
+    }
+
+    private Drill with(String newId, String newName, List<String> newAfter) {
+        return new Drill(
+                newId,
+                newName,
+                lowest,
+                highest,
+                effects,
+                kit,
+                places,
+                feedback,
+                needs,
+                schools,
+                clashes,
+                neverWith,
+                careWith,
+                newAfter,
+                pace,
+                texts,
+                variations,
+                diagram,
+                notice);
+    }
+
     /** Whether a coach with this approach would use it. */
     public boolean suits(Approach approach) {
         return needs.stream().allMatch(approach::has) && (schools.isEmpty() || schools.contains(approach.school()));

@@ -23,6 +23,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.JsonNode;
@@ -38,6 +39,10 @@ public final class DrillFile {
 
     static final int LONGEST_TEXT = 600;
     static final int LONGEST_NAME = 60;
+
+    /** Most entries of a list within a drill. */
+    static final int LONGEST_LIST = 40;
+
     static final String ID = "[a-z][a-z0-9]*(-[a-z0-9]+)*";
 
     private static final List<String> TEXTS =
@@ -75,6 +80,16 @@ public final class DrillFile {
      * @throws Broken if anything is wrong; it holds all that is
      */
     public static List<Drill> read(String json, Set<String> known) {
+        return read(json, known::contains);
+    }
+
+    /**
+     * Reads a file.
+     *
+     * @param known whether a drill of that id is there to build on
+     * @throws Broken if anything is wrong; it holds all that is
+     */
+    public static List<Drill> read(String json, Predicate<String> known) {
         JsonNode file;
         try {
             file = JSON.readTree(json);
@@ -98,7 +113,7 @@ public final class DrillFile {
         for (int i = 0; i < file.size(); i++) {
             for (JsonNode before : file.get(i).path("after")) {
                 String id = before.asString("");
-                if (!ids.contains(id) && !known.contains(id)) {
+                if (!ids.contains(id) && !known.test(id)) {
                     problems.add(new Problem("[" + i + "].after", "names no known drill: " + id + "."));
                 }
             }
@@ -279,6 +294,9 @@ public final class DrillFile {
             String text = value.asString().strip();
             if (needed && text.isEmpty()) wrong("." + field, "is empty.");
             if (text.length() > longest) wrong("." + field, "is longer than " + longest + " letters.");
+            if (text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n')) {
+                wrong("." + field, "holds control characters.");
+            }
             return text;
         }
 
@@ -287,6 +305,10 @@ public final class DrillFile {
             if (array.isMissingNode() || array.isNull()) return List.of();
             if (!array.isArray()) {
                 wrong("." + field, "must be a list.");
+                return List.of();
+            }
+            if (array.size() > LONGEST_LIST) {
+                wrong("." + field, "holds " + array.size() + " entries; at most " + LONGEST_LIST + ".");
                 return List.of();
             }
             List<String> strings = new ArrayList<>();

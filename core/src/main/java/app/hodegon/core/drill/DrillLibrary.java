@@ -14,12 +14,17 @@ import java.util.Set;
 /** Drills by id: those of the library file beside this class, and a coach's own. */
 public final class DrillLibrary {
 
+    /** Serves every fault, with nothing underfoot. */
+    private static final String BRIDGE = "plain-swing";
+
     private static final DrillLibrary STANDARD = of(DrillFile.read(file("drills.json"), Set.of()));
 
     private final Map<String, Drill> drills;
+    private final Map<String, Drill> setAside;
 
-    private DrillLibrary(Map<String, Drill> drills) {
+    private DrillLibrary(Map<String, Drill> drills, Map<String, Drill> setAside) {
         this.drills = drills;
+        this.setAside = setAside;
     }
 
     private static String file(String name) {
@@ -33,7 +38,7 @@ public final class DrillLibrary {
     private static DrillLibrary of(Collection<Drill> all) {
         Map<String, Drill> drills = new LinkedHashMap<>();
         all.forEach(d -> drills.put(d.id(), d));
-        return new DrillLibrary(drills);
+        return new DrillLibrary(drills, Map.of());
     }
 
     /** The drills that ship with the product. */
@@ -45,7 +50,20 @@ public final class DrillLibrary {
     public DrillLibrary with(Collection<Drill> own) {
         Map<String, Drill> all = new LinkedHashMap<>(drills);
         own.forEach(d -> all.put(d.id(), d));
-        return new DrillLibrary(all);
+        return new DrillLibrary(all, setAside);
+    }
+
+    /**
+     * The same, answering for drills that could not be read: plans that have them still open, nothing new is planned
+     * with them.
+     *
+     * @param names by id
+     */
+    public DrillLibrary settingAside(Map<String, String> names) {
+        Drill bridge = drills.get(BRIDGE);
+        Map<String, Drill> aside = new LinkedHashMap<>();
+        names.forEach((id, name) -> aside.put(id, bridge.named(id, name)));
+        return new DrillLibrary(drills, aside);
     }
 
     public Collection<Drill> all() {
@@ -64,7 +82,7 @@ public final class DrillLibrary {
      * @throws UnknownIdException if the library has no such drill
      */
     public Drill drill(String id) {
-        Drill drill = drills.get(id);
+        Drill drill = drills.getOrDefault(id, setAside.get(id));
         if (drill == null) throw new UnknownIdException("drill", id, List.copyOf(drills.keySet()));
         return drill;
     }

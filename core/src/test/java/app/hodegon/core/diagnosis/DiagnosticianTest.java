@@ -21,6 +21,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.stream.IntStream;
 import java.util.stream.Stream;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.MethodSource;
@@ -48,6 +49,7 @@ class DiagnosticianTest {
     }
 
     /** The same network written out plainly: every state, every factor, no tables and no passes. */
+    @Tag("slow")
     @ParameterizedTest
     @MethodSource("few")
     void agreesWithPlainEnumeration(Observations seen) {

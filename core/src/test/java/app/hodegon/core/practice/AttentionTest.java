@@ -63,6 +63,60 @@ class AttentionTest {
                 .toList();
     }
 
+    private static PracticeSession hurt(int day, String drill, int score) {
+        return session(day, 7, Optional.of(new Pain(Joint.KNEE, score, drill)), "");
+    }
+
+    private static List<Attention> stopped(Map<String, LocalDate> since, PracticeSession... practice) {
+        return Attention.of(
+                new Situation(DAYS, Optional.empty(), Map.of(), List.of(practice), since, Set.of(), Gates.STANDARD));
+    }
+
+    @Test
+    void painIsSaidAsItWasLastTold() {
+        List<Attention> all = stopped(
+                Map.of("disc-turn", DAY.plusDays(3)),
+                hurt(0, "disc-turn", 4),
+                hurt(1, "outer-prop", 9),
+                hurt(2, "disc-turn", 6));
+        Attention pain = all.get(0);
+        assertThat(pain.kind()).isEqualTo(Kind.PAIN);
+        assertThat(pain.reason()).isEqualTo("Pain 6 of 10, knee: the drill is stopped until you lift it.");
+        assertThat(pain.from())
+                .as("the day of the practice, before it was stopped")
+                .isEqualTo(DAY.plusDays(2));
+        assertThat(pain.subject().drill()).contains("disc-turn");
+        assertThat(pain.subject().step()).isEmpty();
+    }
+
+    @Test
+    void painOfADayAheadHoldsFromWhenItWasStopped() {
+        Attention pain =
+                stopped(Map.of("disc-turn", DAY), hurt(2, "disc-turn", 6)).get(0);
+        assertThat(pain.from()).isEqualTo(DAY);
+        Attention untold = stopped(Map.of("disc-turn", DAY)).get(0);
+        assertThat(untold.reason()).isEqualTo("the drill is stopped until you lift it.");
+    }
+
+    @Test
+    void theMostUrgentComesFirst() {
+        PracticeSession noted = session(1, 3, Optional.empty(), "Windy.");
+        List<Attention> all = Attention.of(new Situation(
+                DAYS,
+                Optional.of(DAY.plusDays(10)),
+                Map.of(),
+                List.of(scored(0, 2), noted),
+                Map.of("outer-prop", DAY.plusDays(1)),
+                Set.of(noted.id()),
+                Gates.STANDARD));
+        assertThat(all)
+                .extracting(Attention::kind)
+                .containsExactly(Kind.PAIN, Kind.LOST, Kind.ABSENT, Kind.PLAN_OVER, Kind.NOTE);
+        assertThat(all.get(1).subject().step()).contains(FEEL);
+        assertThat(all.get(4).subject().session()).contains(noted.id());
+        assertThat(all.get(4).reason()).isEqualTo("“Windy.”");
+    }
+
     @Test
     void threePlannedDaysWithoutPracticeAreSeenOnTheFourth() {
         List<Attention> nothing = of(Gates.STANDARD);

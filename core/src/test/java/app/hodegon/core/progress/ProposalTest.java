@@ -48,6 +48,25 @@ class ProposalTest {
         assertThat(proposal.because()).isNotEmpty();
     }
 
+    @ParameterizedTest
+    @CsvSource({
+        "0, 0, 'No gate was due yet.'",
+        "1, 1, '1 of 1 gate due by now passed.'",
+        "3, 2, '2 of 3 gates due by now passed.'"
+    })
+    void gatesAreCountedInWords(int due, int passed, String said) {
+        Evidence kept = new Evidence(
+                List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.BETTER))),
+                List.of(),
+                Optional.of(0.9),
+                due,
+                passed,
+                false,
+                false,
+                List.of());
+        assertThat(Proposal.of(kept).because()).contains(said);
+    }
+
     @Test
     void painComesBeforeTheBall() {
         Evidence hurt = new Evidence(

@@ -10,6 +10,12 @@ import org.springframework.security.core.userdetails.UserDetails;
 /** Someone who can sign in. Kept in the session, so without secrets beyond the password's hash while signing in. */
 public record Account(UUID id, String email, String passwordHash, Role role, String name) implements UserDetails {
 
+    /** Characters of a password that is set. */
+    public static final int SHORTEST_PASSWORD = 8;
+
+    /** The hash reads 72 bytes. */
+    public static final int LONGEST_PASSWORD = 72;
+
     /** What an account may do. */
     public enum Role {
         COACH,
@@ -31,8 +37,9 @@ public record Account(UUID id, String email, String passwordHash, Role role, Str
         return passwordHash;
     }
 
+    /** Names the account in sessions: an e-mail would stay there after an erasure. */
     @Override
     public String getUsername() {
-        return email;
+        return id.toString();
     }
 }

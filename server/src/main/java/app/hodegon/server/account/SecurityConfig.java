@@ -1,11 +1,11 @@
 package app.hodegon.server.account;
 
-import jakarta.servlet.http.HttpServletResponse;
-import java.io.IOException;
+import app.hodegon.server.http.Refusal;
 import org.springframework.beans.factory.annotation.Value;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.http.HttpMethod;
+import org.springframework.http.HttpStatus;
 import org.springframework.security.authentication.AuthenticationManager;
 import org.springframework.security.authentication.ProviderManager;
 import org.springframework.security.authentication.dao.DaoAuthenticationProvider;
@@ -17,6 +17,9 @@ import org.springframework.security.crypto.password.PasswordEncoder;
 import org.springframework.security.web.SecurityFilterChain;
 import org.springframework.security.web.context.HttpSessionSecurityContextRepository;
 import org.springframework.security.web.context.SecurityContextRepository;
+import org.springframework.security.web.csrf.CookieCsrfTokenRepository;
+import org.springframework.security.web.csrf.CsrfTokenRepository;
+import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWriter.ReferrerPolicy;
 
 /** Who may call what: a coach the coach's side, a student {@code /api/me}. Whose data it is, the services check. */
 @Configuration
@@ -25,26 +28,42 @@ class SecurityConfig {
     private static final String CONTENT_SECURITY = "default-src 'self'; img-src 'self' data:; font-src 'self' data:;"
             + " style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
 
+    /** Nothing a page could ask of the machine is asked for. */
+    private static final String PERMISSIONS =
+            "camera=(), microphone=(), geolocation=(), payment=(), usb=(), accelerometer=(), gyroscope=()";
+
     @Bean
-    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts) throws Exception {
-        return http.csrf(csrf -> csrf.spa())
+    SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens)
+            throws Exception {
+        return http.csrf(csrf -> csrf.spa().csrfTokenRepository(tokens).ignoringRequestMatchers("/operator/*"))
                 .securityContext(c -> c.securityContextRepository(contexts))
-                .authorizeHttpRequests(
-                        requests -> requests.requestMatchers("/api/session", "/api/first-coach", "/api/invitations/*")
-                                .permitAll()
-                                .requestMatchers("/api/me/**")
-                                .hasRole(Account.Role.STUDENT.name())
-                                .requestMatchers(HttpMethod.GET, "/api/catalogue")
-                                .authenticated()
-                                .requestMatchers("/api/**")
-                                .hasRole(Account.Role.COACH.name())
-                                .anyRequest()
-                                .permitAll())
-                .exceptionHandling(e -> e.authenticationEntryPoint(
-                                (request, response, why) -> problem(response, 401, "Sign in first."))
-                        .accessDeniedHandler((request, response, why) ->
-                                problem(response, 403, "This is not for your account, or the page is out of date.")))
-                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_SECURITY)))
+                .authorizeHttpRequests(requests -> requests.requestMatchers(
+                                "/api/session",
+                                "/api/first-coach",
+                                "/api/forgotten-password",
+                                "/api/invitations/*",
+                                "/api/coach-invitations/*",
+                                "/api/password-links/*")
+                        .permitAll()
+                        .requestMatchers("/api/account/**")
+                        .authenticated()
+                        .requestMatchers("/api/me/**")
+                        .hasRole(Account.Role.STUDENT.name())
+                        .requestMatchers(HttpMethod.GET, "/api/catalogue")
+                        .authenticated()
+                        .requestMatchers("/api/**")
+                        .hasRole(Account.Role.COACH.name())
+                        .anyRequest()
+                        .permitAll())
+                .exceptionHandling(e -> e.authenticationEntryPoint((request, response, why) ->
+                                Refusal.write(response, HttpStatus.UNAUTHORIZED, "Sign in first."))
+                        .accessDeniedHandler((request, response, why) -> Refusal.write(
+                                response,
+                                HttpStatus.FORBIDDEN,
+                                "This is not for your account, or the page is out of date.")))
+                .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_SECURITY))
+                        .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
+                        .permissionsPolicyHeader(p -> p.policy(PERMISSIONS)))
                 .formLogin(AbstractHttpConfigurer::disable)
                 .httpBasic(AbstractHttpConfigurer::disable)
                 .logout(AbstractHttpConfigurer::disable)
@@ -52,10 +71,9 @@ class SecurityConfig {
                 .build();
     }
 
-    private static void problem(HttpServletResponse response, int status, String detail) throws IOException {
-        response.setStatus(status);
-        response.setContentType("application/problem+json");
-        response.getWriter().write("{\"status\":" + status + ",\"detail\":\"" + detail + "\"}");
+    @Bean
+    CsrfTokenRepository tokens() {
+        return CookieCsrfTokenRepository.withHttpOnlyFalse();
     }
 
     @Bean

@@ -8,6 +8,8 @@ import app.hodegon.core.swing.Source;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.approach.Approaches.OwnSem;
 import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.Stale;
+import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
@@ -16,11 +18,13 @@ import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RestController;
 
@@ -65,24 +69,34 @@ class ApproachController {
             @NotNull double assumed) {}
 
     record ApproachView(
-            @NotNull Map<String, String> answers, @NotNull List<SemView> repeatability) {}
+            @NotNull Map<String, String> answers,
+            @NotNull List<SemView> repeatability,
+            @NotNull int version) {}
 
     /**
      * @param coach the coach's answers
      * @param exceptions where this student is taught otherwise
      */
     record StudentApproachView(
-            @NotNull Map<String, String> coach, @NotNull Map<String, String> exceptions) {}
+            @NotNull Map<String, String> coach,
+            @NotNull Map<String, String> exceptions,
+            @NotNull int version) {}
 
     record Exceptions(@NotNull @Size(max = 20) Map<String, String> exceptions) {}
 
     @GetMapping("/approach")
     ApproachView get(@AuthenticationPrincipal Account coach) {
-        return new ApproachView(approaches.ofCoach(coach.id()).ids(), sems(approaches.repeatability(coach.id())));
+        return new ApproachView(
+                approaches.ofCoach(coach.id()).ids(),
+                sems(approaches.repeatability(coach.id())),
+                approaches.version(coach.id()));
     }
 
     @PutMapping("/approach")
-    ApproachView set(@AuthenticationPrincipal Account coach, @Valid @RequestBody ApproachEntry entry) {
+    ApproachView set(
+            @AuthenticationPrincipal Account coach,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen,
+            @Valid @RequestBody ApproachEntry entry) {
         Approach approach = Invalid.in("answers", () -> Approach.of(entry.answers()));
         List<OwnSem> own = new ArrayList<>();
         for (int i = 0; i < entry.repeatability().size(); i++) {
@@ -92,7 +106,7 @@ class ApproachController {
             own.removeIf(o -> o.quantity() == sem.quantity() && o.source() == sem.source());
             own.add(sem);
         }
-        approaches.set(coach.id(), approach, own);
+        if (!approaches.set(coach.id(), Stale.version(seen), approach, own)) throw new Stale(get(coach));
         return get(coach);
     }
 
@@ -105,16 +119,21 @@ class ApproachController {
 
     @GetMapping("/students/{id}/approach")
     StudentApproachView ofStudent(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        students.ofCoach(coach, id);
-        return new StudentApproachView(approaches.ofCoach(coach.id()).ids(), approaches.exceptions(id));
+        StoredStudent student = students.ofCoach(coach, id);
+        return new StudentApproachView(
+                approaches.ofCoach(student.coachId()).ids(), approaches.exceptions(id), student.version());
     }
 
     @PutMapping("/students/{id}/approach")
     StudentApproachView setOfStudent(
-            @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody Exceptions entry) {
-        students.ofCoach(coach, id);
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen,
+            @Valid @RequestBody Exceptions entry) {
         Invalid.in("exceptions", () -> Approach.of(entry.exceptions()));
-        approaches.setExceptions(id, entry.exceptions());
+        if (!approaches.setExceptions(coach, id, Stale.version(seen), entry.exceptions())) {
+            throw new Stale(ofStudent(coach, id));
+        }
         return ofStudent(coach, id);
     }
 

@@ -1,5 +1,6 @@
 package app.hodegon.server.approach;
 
+import static app.hodegon.server.db.Tables.ACCOUNT;
 import static app.hodegon.server.db.Tables.COACH_ANSWER;
 import static app.hodegon.server.db.Tables.COACH_REPEATABILITY;
 import static app.hodegon.server.db.Tables.STUDENT_ANSWER;
@@ -38,7 +39,18 @@ class ApproachRepository {
                 .fetchMap(STUDENT_ANSWER.QUESTION, STUDENT_ANSWER.ANSWER);
     }
 
+    int version(UUID coach) {
+        return db.select(ACCOUNT.APPROACH_VERSION)
+                .from(ACCOUNT)
+                .where(ACCOUNT.ID.eq(coach))
+                .fetchOne(ACCOUNT.APPROACH_VERSION);
+    }
+
     void setOfCoach(UUID coach, Map<String, String> answers) {
+        db.update(ACCOUNT)
+                .set(ACCOUNT.APPROACH_VERSION, ACCOUNT.APPROACH_VERSION.plus(1))
+                .where(ACCOUNT.ID.eq(coach))
+                .execute();
         db.deleteFrom(COACH_ANSWER).where(COACH_ANSWER.COACH_ID.eq(coach)).execute();
         answers.forEach((question, answer) -> db.insertInto(COACH_ANSWER)
                 .set(COACH_ANSWER.COACH_ID, coach)

@@ -4,6 +4,9 @@ import app.hodegon.core.approach.Approach;
 import app.hodegon.core.swing.Quantity;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.account.Accounts;
+import app.hodegon.server.student.Students;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -19,9 +22,13 @@ public class Approaches {
     record OwnSem(Quantity quantity, Source source, double sem) {}
 
     private final ApproachRepository approaches;
+    private final Students students;
+    private final Accounts accounts;
 
-    Approaches(ApproachRepository approaches) {
+    Approaches(ApproachRepository approaches, Students students, Accounts accounts) {
         this.approaches = approaches;
+        this.students = students;
+        this.accounts = accounts;
     }
 
     Approach ofCoach(UUID coach) {
@@ -45,16 +52,36 @@ public class Approaches {
         return approaches.repeatability(coach);
     }
 
-    @Transactional
-    void set(UUID coach, Approach approach, List<OwnSem> own) {
-        approaches.setOfCoach(coach, approach.ids());
-        approaches.setRepeatability(coach, own);
+    /** How often the coach's approach was changed. */
+    int version(UUID coach) {
+        return approaches.version(coach);
     }
 
-    /** Answers that equal the coach's are no exceptions, but stay when the coach's change. */
+    /**
+     * @param seen the version that the change is based on
+     * @return whether it still was that version; else nothing is stored
+     */
     @Transactional
-    public void setExceptions(UUID student, Map<String, String> answers) {
+    boolean set(UUID coach, int seen, Approach approach, List<OwnSem> own) {
+        accounts.lock(coach);
+        if (approaches.version(coach) != seen) return false;
+        approaches.setOfCoach(coach, approach.ids());
+        approaches.setRepeatability(coach, own);
+        return true;
+    }
+
+    /**
+     * Answers that equal the coach's are no exceptions, but stay when the coach's change.
+     *
+     * @param seen the student's version that the change is based on
+     * @return whether it still was that version; else nothing is stored
+     */
+    @Transactional
+    boolean setExceptions(Account coach, UUID student, int seen, Map<String, String> answers) {
+        if (students.toChange(coach, student).version() != seen) return false;
         Approach.of(answers);
         approaches.setOfStudent(student, answers);
+        students.changed(student);
+        return true;
     }
 }

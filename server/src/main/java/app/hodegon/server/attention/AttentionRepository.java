@@ -8,11 +8,13 @@ import static org.jooq.impl.DSL.count;
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Kind;
 import app.hodegon.server.db.tables.records.AttentionRecord;
+import app.hodegon.server.student.TaughtByCondition;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -59,14 +61,14 @@ class AttentionRepository {
     }
 
     /** What wants this coach on that day, most urgent first, the longest waiting first among equals. */
-    Attentions.Due due(UUID coach, LocalDate today, int most) {
+    Attentions.Due due(UUID coach, Set<UUID> standingInFor, LocalDate today, int most) {
         var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, count().over())
                 .from(ATTENTION)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
                 .leftJoin(PLAN)
                 .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
-                .where(STUDENT.COACH_ID.eq(coach))
+                .where(TaughtByCondition.of(coach, standingInFor))
                 .and(ATTENTION.HOLDS_FROM.le(today))
                 .and(ATTENTION.SEEN_AT.isNull())
                 // Once the lesson is due there is no plan left to practise.

@@ -2,6 +2,7 @@ package app.hodegon.server.attention;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Situation;
+import app.hodegon.server.account.Account;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.plan.PlanView.DayView;
@@ -9,6 +10,7 @@ import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StudentChanged;
+import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -30,8 +32,16 @@ class Attentions {
     private final Lessons lessons;
     private final PracticeLog practice;
     private final StudentGates gates;
+    private final Students students;
 
-    Attentions(AttentionRepository attentions, Plans plans, Lessons lessons, PracticeLog practice, StudentGates gates) {
+    Attentions(
+            AttentionRepository attentions,
+            Plans plans,
+            Lessons lessons,
+            PracticeLog practice,
+            StudentGates gates,
+            Students students) {
+        this.students = students;
         this.attentions = attentions;
         this.plans = plans;
         this.lessons = lessons;
@@ -42,6 +52,7 @@ class Attentions {
     @EventListener
     @Transactional
     void on(StudentChanged changed) {
+        students.lock(changed.student());
         attentions.replace(changed.student(), Attention.of(situation(changed.student())));
     }
 
@@ -69,11 +80,12 @@ class Attentions {
     record Due(List<AttentionView> first, int all) {}
 
     Due due(UUID coach, LocalDate today, int most) {
-        return attentions.due(coach, today, most);
+        return attentions.due(coach, students.standingInFor(coach), today, most);
     }
 
     @Transactional
-    boolean see(UUID student, String kind, String key) {
+    boolean see(Account coach, UUID student, String kind, String key) {
+        students.toChange(coach, student);
         return attentions.see(student, kind, key) == 1;
     }
 }

@@ -135,7 +135,6 @@ class TodayController {
     @PostMapping("/seen")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void seen(@AuthenticationPrincipal Account coach, @Valid @RequestBody SeenEntry entry) {
-        students.ofCoach(coach, entry.studentId);
-        if (!attentions.see(entry.studentId, entry.kind, entry.key)) throw new NotFound("entry of that kind");
+        if (!attentions.see(coach, entry.studentId, entry.kind, entry.key)) throw new NotFound("entry of that kind");
     }
 }

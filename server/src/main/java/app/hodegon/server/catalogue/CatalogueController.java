@@ -42,6 +42,7 @@ import app.hodegon.server.catalogue.CatalogueView.PropView;
 import app.hodegon.server.catalogue.CatalogueView.QuestionView;
 import app.hodegon.server.catalogue.CatalogueView.RungView;
 import app.hodegon.server.catalogue.CatalogueView.SchoolView;
+import app.hodegon.server.catalogue.CatalogueView.SetAside;
 import app.hodegon.server.catalogue.CatalogueView.SignView;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.Invalid;
@@ -82,8 +83,24 @@ class CatalogueController {
         UUID coach = account.role() == Account.Role.COACH
                 ? account.id()
                 : students.self(account).coachId();
-        List<String> own = drills.own(coach);
-        return own.isEmpty() ? byHand.get(said) : byHand.get(said).with(own, drills(drills.of(coach), said));
+        DrillLibrary library = drills.of(coach);
+        if (account.role() == Account.Role.COACH) {
+            // Whose students one teaches for a while, their drills one must be able to read.
+            for (UUID other : students.standingInForCoaches(coach)) {
+                DrillLibrary known = library;
+                library = library.with(drills.of(other).all().stream()
+                        .filter(d -> !known.has(d.id()))
+                        .toList());
+            }
+        }
+        List<SetAside> setAside = account.role() == Account.Role.COACH
+                ? drills.setAside(coach).stream()
+                        .map(s -> new SetAside(s.id(), s.why()))
+                        .toList()
+                : List.of();
+        return library == DrillLibrary.standard()
+                ? byHand.get(said)
+                : byHand.get(said).with(drills.own(coach), drills(library, said), setAside);
     }
 
     private static CatalogueView catalogue(Handedness hand) {
@@ -140,6 +157,7 @@ class CatalogueController {
                         .map(r -> new RungView(r.id(), r.label(), r.rehearsalsPerRound(), r.ballsPerRound()))
                         .toList(),
                 drills(DrillLibrary.standard(), hand),
+                List.of(),
                 List.of());
     }
 

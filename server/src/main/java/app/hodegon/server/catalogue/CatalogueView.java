@@ -26,10 +26,11 @@ public record CatalogueView(
         @NotNull List<EquipmentView> equipment,
         @NotNull List<RungView> rungs,
         @NotNull Map<String, DrillView> drills,
-        @NotNull List<String> ownDrills) {
+        @NotNull List<String> ownDrills,
+        @NotNull List<SetAside> setAside) {
 
     /** The same with the coach's own drills among all. */
-    CatalogueView with(List<String> own, Map<String, DrillView> all) {
+    CatalogueView with(List<String> own, Map<String, DrillView> all, List<SetAside> unreadable) {
         return new CatalogueView(
                 version,
                 checkpoints,
@@ -51,8 +52,16 @@ public record CatalogueView(
                 equipment,
                 rungs,
                 all,
-                own);
+                own,
+                unreadable);
     }
+
+    /**
+     * A drill of the coach's that cannot be read.
+     *
+     * @param why what is wrong with it
+     */
+    public record SetAside(@NotNull String id, @NotNull String why) {}
 
     public record CheckpointView(
             @NotNull String id,

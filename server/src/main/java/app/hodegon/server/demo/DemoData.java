@@ -13,9 +13,11 @@ import app.hodegon.core.simulate.SeasonSimulator;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.account.Accounts;
+import app.hodegon.server.account.SampleAccounts;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.PlanDrafts;
 import app.hodegon.server.plan.PlanTerms;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
@@ -41,13 +43,14 @@ import org.springframework.transaction.support.TransactionTemplate;
 /** Fills an empty database with the simulated cast, through the same services a coach and a student use. */
 @Component
 @ConditionalOnProperty("hodegon.demo")
-class DemoData implements DemoAccounts, SmartInitializingSingleton {
+class DemoData implements SampleAccounts, SmartInitializingSingleton {
 
-    private static final DemoAccount COACH = new DemoAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
-    private static final DemoAccount SECOND = new DemoAccount("Second coach", "second@demo.example", "demo-coach");
-    private static final List<DemoAccount> STUDENTS = List.of(
-            new DemoAccount("Bram Ellery, left-hander who sways", "bram@demo.example", "demo-student"),
-            new DemoAccount("Petra Lund, good player with a stiff ankle", "petra@demo.example", "demo-student"));
+    private static final SampleAccount COACH =
+            new SampleAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
+    private static final SampleAccount SECOND = new SampleAccount("Second coach", "second@demo.example", "demo-coach");
+    private static final List<SampleAccount> STUDENTS = List.of(
+            new SampleAccount("Bram Ellery, left-hander who sways", "bram@demo.example", "demo-student"),
+            new SampleAccount("Petra Lund, good player with a stiff ankle", "petra@demo.example", "demo-student"));
 
     private static final String MEASURED = "Bram Ellery";
     private static final int BALLS = 12;
@@ -56,6 +59,7 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
     private final Students students;
     private final Lessons lessons;
     private final Plans plans;
+    private final PlanDrafts drafts;
     private final PracticeLog practice;
     private final Proposals proposals;
     private final ShotFiles shots;
@@ -68,6 +72,7 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
             Students students,
             Lessons lessons,
             Plans plans,
+            PlanDrafts drafts,
             PracticeLog practice,
             Proposals proposals,
             ShotFiles shots,
@@ -78,6 +83,7 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
         this.students = students;
         this.lessons = lessons;
         this.plans = plans;
+        this.drafts = drafts;
         this.practice = practice;
         this.proposals = proposals;
         this.shots = shots;
@@ -87,7 +93,7 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
     }
 
     @Override
-    public List<DemoAccount> list() {
+    public List<SampleAccount> list() {
         return Stream.concat(Stream.of(COACH, SECOND), STUDENTS.stream()).toList();
     }
 
@@ -106,6 +112,7 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
 
     private void fill(LocalDate today) {
         Account first = accounts.add(COACH.email(), COACH.password(), Role.COACH, "Tamsin Harrow");
+        accounts.makeOwner(first.id());
         Account second = accounts.add(SECOND.email(), SECOND.password(), Role.COACH, "Joren Aldwick");
         Cast.first().forEach(persona -> add(first, persona, today));
         Cast.second().forEach(persona -> add(second, persona, today));
@@ -140,7 +147,7 @@ class DemoData implements DemoAccounts, SmartInitializingSingleton {
                     lesson.focus().equals(worked) ? Kind.GO_ON : Kind.ADVANCE,
                     "Staying with what we began.");
             worked = lesson.focus();
-            StoredPlan plan = plans.draft(
+            StoredPlan plan = drafts.draft(
                     coach, stored.id(), PlanTerms.between(lesson.on().plusDays(1), lesson.nextLesson()));
             plans.assign(coach, plan.id());
             for (PracticeSession session : lesson.practice()) {

@@ -1,15 +1,16 @@
 package app.hodegon.server.drill;
 
+import static app.hodegon.server.db.Tables.ACCOUNT;
 import static app.hodegon.server.db.Tables.OWN_DRILL;
 import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.PLAN_DOCUMENT;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.Records.mapping;
 
-import app.hodegon.core.drill.Drill;
-import app.hodegon.core.drill.DrillFile;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
@@ -25,26 +26,50 @@ class DrillRepository {
         this.clock = clock;
     }
 
-    /** A coach's own drills as one drill file. */
-    String file(UUID coach) {
-        return db
-                .select(OWN_DRILL.DOCUMENT)
+    /** A coach's own drills by id, each a drill file of one. */
+    Map<String, String> documents(UUID coach) {
+        return db.select(OWN_DRILL.ID, OWN_DRILL.DOCUMENT)
                 .from(OWN_DRILL)
                 .where(OWN_DRILL.COACH_ID.eq(coach))
                 .orderBy(OWN_DRILL.ID)
-                .fetch(OWN_DRILL.DOCUMENT)
-                .stream()
-                .map(document -> document.substring(1, document.length() - 1))
-                .reduce((a, b) -> a + "," + b)
-                .map(all -> "[" + all + "]")
-                .orElse("[]");
+                .fetchMap(OWN_DRILL.ID, OWN_DRILL.DOCUMENT);
     }
 
-    void put(UUID coach, Drill drill) {
+    void put(UUID coach, String id, String document) {
         db.mergeInto(OWN_DRILL)
                 .columns(OWN_DRILL.COACH_ID, OWN_DRILL.ID, OWN_DRILL.DOCUMENT, OWN_DRILL.UPDATED_AT)
                 .key(OWN_DRILL.COACH_ID, OWN_DRILL.ID)
-                .values(coach, drill.id(), DrillFile.write(List.of(drill)).strip(), OffsetDateTime.now(clock))
+                .values(coach, id, document, OffsetDateTime.now(clock))
+                .execute();
+    }
+
+    /** Drills that other coaches share, by coach and id. */
+    List<SharedDrill> shared(UUID butNotOf) {
+        return db.select(OWN_DRILL.COACH_ID, ACCOUNT.NAME, OWN_DRILL.ID, OWN_DRILL.DOCUMENT)
+                .from(OWN_DRILL)
+                .join(ACCOUNT)
+                .on(ACCOUNT.ID.eq(OWN_DRILL.COACH_ID))
+                .where(OWN_DRILL.COACH_ID.ne(butNotOf).and(OWN_DRILL.SHARED))
+                .orderBy(ACCOUNT.NAME, OWN_DRILL.ID)
+                .fetch(mapping(SharedDrill::new));
+    }
+
+    /**
+     * @param document a drill file of one
+     */
+    record SharedDrill(UUID coach, String coachName, String id, String document) {}
+
+    List<String> sharedBy(UUID coach) {
+        return db.select(OWN_DRILL.ID)
+                .from(OWN_DRILL)
+                .where(OWN_DRILL.COACH_ID.eq(coach).and(OWN_DRILL.SHARED))
+                .fetch(OWN_DRILL.ID);
+    }
+
+    int share(UUID coach, String id, boolean shared) {
+        return db.update(OWN_DRILL)
+                .set(OWN_DRILL.SHARED, shared)
+                .where(OWN_DRILL.COACH_ID.eq(coach).and(OWN_DRILL.ID.eq(id)))
                 .execute();
     }
 

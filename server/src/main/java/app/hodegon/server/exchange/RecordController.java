@@ -1,23 +1,17 @@
 package app.hodegon.server.exchange;
 
 import app.hodegon.server.account.Account;
-import app.hodegon.server.exchange.RecordSection.Column;
+import app.hodegon.server.http.HeavyWork;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.ByteArrayOutputStream;
-import java.io.IOException;
-import java.io.OutputStreamWriter;
+import java.io.InputStream;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import java.util.List;
-import java.util.Map;
 import java.util.UUID;
-import java.util.zip.ZipEntry;
-import java.util.zip.ZipOutputStream;
-import org.apache.commons.csv.CSVFormat;
-import org.apache.commons.csv.CSVPrinter;
 import org.springframework.http.ContentDisposition;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -40,10 +34,12 @@ class RecordController {
 
     private final Records records;
     private final Students students;
+    private final HeavyWork heavy;
 
-    RecordController(Records records, Students students) {
+    RecordController(Records records, Students students, HeavyWork heavy) {
         this.records = records;
         this.students = students;
+        this.heavy = heavy;
     }
 
     record Taken(@NotNull UUID id, @NotNull String name) {}
@@ -51,15 +47,24 @@ class RecordController {
     record Erasure(@NotNull @Size(max = 100) String name) {}
 
     @GetMapping("/students/{id}/record")
-    ResponseEntity<JsonNode> file(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+    ResponseEntity<byte[]> file(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return download(named(coach, id, ".json"), MediaType.APPLICATION_JSON, heavy.done(() -> {
+            ByteArrayOutputStream bytes = new ByteArrayOutputStream();
+            records.write(coach, id, bytes);
+            return bytes.toByteArray();
+        }));
+    }
+
+    private static ResponseEntity<byte[]> download(String disposition, MediaType type, byte[] bytes) {
         return ResponseEntity.ok()
-                .header(HttpHeaders.CONTENT_DISPOSITION, named(coach, id, ".json"))
-                .body(records.file(coach, id));
+                .contentType(type)
+                .header(HttpHeaders.CONTENT_DISPOSITION, disposition)
+                .body(bytes);
     }
 
     /** A download under the student's name. */
     private String named(Account coach, UUID id, String ending) {
-        String name = students.ofCoach(coach, id).name().toLowerCase().replaceAll("\\s+", "-");
+        String name = students.own(coach, id).name().toLowerCase().replaceAll("\\s+", "-");
         return ContentDisposition.attachment()
                 .filename(name + ending, StandardCharsets.UTF_8)
                 .build()
@@ -68,30 +73,11 @@ class RecordController {
 
     /** A CSV file for each section, the same columns as in the JSON. */
     @GetMapping("/students/{id}/record.zip")
-    ResponseEntity<byte[]> tables(@AuthenticationPrincipal Account coach, @PathVariable UUID id) throws IOException {
-        Map<String, List<Map<String, Object>>> rows = records.rows(coach, id);
-        ByteArrayOutputStream bytes = new ByteArrayOutputStream();
-        try (ZipOutputStream zip = new ZipOutputStream(bytes)) {
-            for (RecordSection section : records.sections()) {
-                zip.putNextEntry(new ZipEntry(section.name() + ".csv"));
-                // Closing the printer would close the archive.
-                CSVPrinter csv = new CSVPrinter(new OutputStreamWriter(zip, StandardCharsets.UTF_8), CSVFormat.DEFAULT);
-                csv.printRecord(section.columns().stream().map(Column::name));
-                for (Map<String, Object> row : rows.get(section.name())) {
-                    csv.printRecord(section.columns().stream().map(c -> cell(row.get(c.name()))));
-                }
-                csv.flush();
-                zip.closeEntry();
-            }
-        }
-        return ResponseEntity.ok()
-                .contentType(MediaType.valueOf("application/zip"))
-                .header(HttpHeaders.CONTENT_DISPOSITION, named(coach, id, ".zip"))
-                .body(bytes.toByteArray());
-    }
-
-    private static Object cell(Object value) {
-        return value instanceof String[] several ? String.join(" ", several) : value;
+    ResponseEntity<byte[]> tables(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return download(
+                named(coach, id, ".zip"),
+                MediaType.valueOf("application/zip"),
+                heavy.done(() -> RecordTables.zip(records.sections(), records.rows(coach, id))));
     }
 
     @GetMapping("/records/schema")
@@ -101,8 +87,8 @@ class RecordController {
 
     @PostMapping("/records")
     @ResponseStatus(HttpStatus.CREATED)
-    Taken take(@AuthenticationPrincipal Account coach, @RequestBody JsonNode file) {
-        var student = records.take(coach, file);
+    Taken take(@AuthenticationPrincipal Account coach, InputStream file) {
+        var student = heavy.done(() -> records.take(coach, file));
         return new Taken(student.id(), student.name());
     }
 

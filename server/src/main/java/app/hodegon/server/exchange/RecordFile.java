@@ -1,11 +1,14 @@
 package app.hodegon.server.exchange;
 
 import app.hodegon.server.exchange.RecordSection.Column;
+import app.hodegon.server.http.Days;
 import app.hodegon.server.http.InvalidParts;
 import app.hodegon.server.http.InvalidParts.Part;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.time.format.DateTimeParseException;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.LinkedHashMap;
@@ -14,7 +17,12 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
+import tools.jackson.core.JsonGenerator;
+import tools.jackson.core.JsonParser;
+import tools.jackson.core.JsonToken;
+import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -26,42 +34,60 @@ final class RecordFile {
     static final int VERSION = 1;
     static final String KIND = "hodegon-student-record";
 
-    private static final JsonMapper JSON = new JsonMapper();
+    /** Rows are read one after the other, so something follows most of them. */
+    private static final JsonMapper JSON = JsonMapper.builder()
+            .disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
+            .build();
+
     private static final int MOST_FAULTS = 50;
-    private static final int MOST_ROWS = 200_000;
+
+    /** Of all sections together: ten years of daily practice and many files of balls. */
+    private static final int MOST_ROWS = 150_000;
+
+    private static final Part NO_RECORD = new Part("kind", "is no student record of version " + VERSION + ".");
 
     private final List<RecordSection> sections;
     private final List<Part> faults = new ArrayList<>();
+    private int all;
 
     RecordFile(List<RecordSection> sections) {
         this.sections = sections;
     }
 
     /**
+     * Writes row by row.
+     *
      * @param drills the coach's own drills that the record speaks of, as a drill file
      */
-    ObjectNode write(Map<String, List<Map<String, Object>>> record, JsonNode drills) {
-        ObjectNode file = JSON.createObjectNode();
-        file.put("kind", KIND);
-        file.put("version", VERSION);
-        for (RecordSection section : sections) {
-            ArrayNode rows = file.putArray(section.name());
-            for (Map<String, Object> row : record.get(section.name())) {
-                ObjectNode entry = rows.addObject();
-                section.columns().forEach(c -> entry.set(c.name(), node(c, row.get(c.name()))));
+    void write(Map<String, List<Map<String, Object>>> record, String drills, OutputStream to) {
+        try (JsonGenerator out = JSON.createGenerator(to)) {
+            out.writeStartObject();
+            out.writeStringProperty("kind", KIND);
+            out.writeNumberProperty("version", VERSION);
+            for (RecordSection section : sections) {
+                out.writeArrayPropertyStart(section.name());
+                for (Map<String, Object> row : record.get(section.name())) {
+                    out.writeStartObject();
+                    for (Column column : section.columns()) {
+                        out.writeName(column.name());
+                        write(out, column, row.get(column.name()));
+                    }
+                    out.writeEndObject();
+                }
+                out.writeEndArray();
             }
+            out.writeName("drills");
+            out.writeRawValue(drills);
+            out.writeEndObject();
         }
-        file.set("drills", drills);
-        return file;
     }
 
-    private static JsonNode node(Column column, Object value) {
-        if (value == null) return JSON.nullNode();
-        if (column.document()) return JSON.readTree((String) value);
-        if (value instanceof OffsetDateTime time)
-            return JSON.valueToTree(time.toInstant().toString());
-        boolean plain = value instanceof Number || value instanceof Boolean || value instanceof String[];
-        return JSON.valueToTree(plain ? value : value.toString());
+    private static void write(JsonGenerator out, Column column, Object value) {
+        if (column.document() && value != null) out.writeRawValue((String) value);
+        else if (value instanceof OffsetDateTime time)
+            out.writeString(time.toInstant().toString());
+        else if (value instanceof UUID || value instanceof LocalDate) out.writeString(value.toString());
+        else out.writePOJO(value);
     }
 
     /** The published description of the file (JSON Schema 2020-12), made from what is stored. */
@@ -119,35 +145,68 @@ final class RecordFile {
     }
 
     /**
-     * Reads a file.
+     * What a file holds.
+     *
+     * @param drills a drill file
+     */
+    record Content(Map<String, List<Map<String, Object>>> rows, String drills) {}
+
+    /**
+     * Reads a file, row by row.
      *
      * @throws InvalidParts naming what is wrong with it
      */
-    Map<String, List<Map<String, Object>>> read(JsonNode file) {
+    Content read(InputStream file) {
         faults.clear();
-        if (!KIND.equals(file.path("kind").asString("")) || file.path("version").asInt(0) != VERSION) {
-            fault("kind", "is no student record of version " + VERSION + ".");
-        }
+        all = 0;
+        Map<String, RecordSection> expected = sections.stream().collect(Collectors.toMap(RecordSection::name, s -> s));
         Map<String, List<Map<String, Object>>> record = new LinkedHashMap<>();
-        for (RecordSection section : sections) record.put(section.name(), rows(section, file.path(section.name())));
-        if (!file.path("drills").isArray()) fault("drills", "must be a list.");
+        String kind = "";
+        int version = 0;
+        String drills = null;
+        try (JsonParser in = JSON.createParser(file)) {
+            if (in.nextToken() != JsonToken.START_OBJECT) throw new InvalidParts(List.of(NO_RECORD));
+            while (in.nextToken() == JsonToken.PROPERTY_NAME) {
+                String name = in.currentName();
+                JsonToken begins = in.nextToken();
+                RecordSection section = expected.remove(name);
+                if (section != null && begins == JsonToken.START_ARRAY) record.put(name, rows(section, in));
+                else if (name.equals("kind")) kind = in.getValueAsString("");
+                else if (name.equals("version")) version = in.getValueAsInt(0);
+                else if (name.equals("drills") && begins == JsonToken.START_ARRAY) drills = tree(in).toString();
+                else in.skipChildren();
+            }
+        } catch (JacksonException broken) {
+            fault(
+                    "file",
+                    "is no JSON: it is broken after " + broken.getLocation().getByteOffset() + " bytes.");
+        }
+        if (!kind.equals(KIND) || version != VERSION) faults.add(0, NO_RECORD);
+        for (RecordSection section : sections) {
+            if (!record.containsKey(section.name())) fault(section.name(), "must be a list.");
+        }
+        if (drills == null) fault("drills", "must be a list.");
         if (faults.isEmpty() && record.get("student").size() != 1) fault("student", "must be one student.");
         if (faults.isEmpty()) references(record);
         if (!faults.isEmpty()) throw new InvalidParts(faults);
-        return record;
+        return new Content(record, drills);
     }
 
-    private List<Map<String, Object>> rows(RecordSection section, JsonNode node) {
+    private static JsonNode tree(JsonParser in) {
+        return JSON.readTree(in);
+    }
+
+    private List<Map<String, Object>> rows(RecordSection section, JsonParser in) {
         List<Map<String, Object>> rows = new ArrayList<>();
-        if (!node.isArray() || node.size() > MOST_ROWS) {
-            fault(section.name(), "must be a list of at most " + MOST_ROWS + " entries.");
-            return rows;
-        }
-        for (int i = 0; i < node.size(); i++) {
+        while (in.nextToken() != JsonToken.END_ARRAY) {
+            if (++all > MOST_ROWS) {
+                throw new InvalidParts(List.of(new Part("file", "may hold at most " + MOST_ROWS + " entries.")));
+            }
+            JsonNode node = tree(in);
             Map<String, Object> row = new LinkedHashMap<>();
             for (Column column : section.columns()) {
-                String path = "%s[%d].%s".formatted(section.name(), i, column.name());
-                value(path, column, node.get(i).path(column.name())).ifPresent(v -> row.put(column.name(), v));
+                String path = "%s[%d].%s".formatted(section.name(), rows.size(), column.name());
+                value(path, column, node.path(column.name())).ifPresent(v -> row.put(column.name(), v));
             }
             rows.add(row);
         }
@@ -166,11 +225,18 @@ final class RecordFile {
             } else if (value instanceof String text && column.length() > 0 && text.length() > column.length()) {
                 fault(path, "holds at most " + column.length() + " characters.");
             }
+            if (value instanceof String text && !column.document() && hasControls(text)) {
+                fault(path, "holds control characters.");
+            }
             return Optional.ofNullable(value);
-        } catch (DateTimeParseException | IllegalArgumentException | JacksonException unreadable) {
-            fault(path, "is not a " + column.type().getSimpleName().toLowerCase() + ".");
+        } catch (DateTimeException | IllegalArgumentException | JacksonException unreadable) {
+            fault(path, "is not a " + column.type().getSimpleName().toLowerCase() + " that can be.");
             return Optional.empty();
         }
+    }
+
+    private static boolean hasControls(String text) {
+        return text.chars().anyMatch(c -> Character.isISOControl(c) && c != '\n' && c != '\r' && c != '\t');
     }
 
     private static Object plain(Class<?> type, JsonNode node) {
@@ -184,8 +250,8 @@ final class RecordFile {
         if (!node.isString()) return null;
         String text = node.asString();
         if (type == UUID.class) return UUID.fromString(text);
-        if (type == LocalDate.class) return LocalDate.parse(text);
-        if (type == OffsetDateTime.class) return OffsetDateTime.parse(text);
+        if (type == LocalDate.class) return Days.read(text);
+        if (type == OffsetDateTime.class) return Days.readTime(text);
         return text;
     }
 

@@ -62,7 +62,8 @@ class RecordRepository {
             DRILL_STOP);
 
     /** Of an installation, not of the student. */
-    private static final Set<Field<?>> LEFT_OUT = Set.of(STUDENT.COACH_ID, STUDENT.ACCOUNT_ID);
+    private static final Set<Field<?>> LEFT_OUT =
+            Set.of(STUDENT.COACH_ID, STUDENT.ACCOUNT_ID, STUDENT.VERSION, LESSON.VERSION, LESSON.PLAN_VERSION);
 
     private static final Set<Field<?>> DOCUMENTS = Set.of(
             LESSON_DECISION.DIAGNOSED,
@@ -221,8 +222,12 @@ class RecordRepository {
         return named;
     }
 
-    /** Takes a student out with the account and the letters, and keeps only that it was done. */
-    void erase(UUID coach, UUID student) {
+    /**
+     * Takes a student out with the account and the letters, and keeps only that it was done.
+     *
+     * @return the account that is gone
+     */
+    Optional<UUID> erase(UUID coach, UUID student) {
         UUID account = db.select(STUDENT.ACCOUNT_ID)
                 .from(STUDENT)
                 .where(STUDENT.ID.eq(student))
@@ -238,6 +243,7 @@ class RecordRepository {
                 .set(ERASURE.COACH_ID, coach)
                 .set(ERASURE.ERASED_ON, LocalDate.now(clock))
                 .execute();
+        return Optional.ofNullable(account);
     }
 
     /** Days on which records were erased, the latest first. */

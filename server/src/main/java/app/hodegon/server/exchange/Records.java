@@ -3,6 +3,7 @@ package app.hodegon.server.exchange;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.SignIns;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Conflict;
@@ -15,6 +16,9 @@ import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import java.io.InputStream;
+import java.io.OutputStream;
+import java.time.DateTimeException;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -26,8 +30,6 @@ import org.springframework.dao.DataIntegrityViolationException;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.core.JacksonException;
-import tools.jackson.databind.JsonNode;
-import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A student's whole record out, in again on any installation, and erased. */
@@ -38,6 +40,7 @@ class Records {
 
     private final RecordRepository records;
     private final Students students;
+    private final SignIns signIns;
     private final Lessons lessons;
     private final Plans plans;
     private final PracticeLog practice;
@@ -45,12 +48,12 @@ class Records {
     private final Drills drills;
     private final ShotFiles shots;
     private final Proposals proposals;
-    private final JsonMapper json;
     private final ApplicationEventPublisher events;
 
     Records(
             RecordRepository records,
             Students students,
+            SignIns signIns,
             Lessons lessons,
             Plans plans,
             PracticeLog practice,
@@ -58,10 +61,10 @@ class Records {
             Drills drills,
             ShotFiles shots,
             Proposals proposals,
-            JsonMapper json,
             ApplicationEventPublisher events) {
         this.records = records;
         this.students = students;
+        this.signIns = signIns;
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
@@ -69,7 +72,6 @@ class Records {
         this.drills = drills;
         this.shots = shots;
         this.proposals = proposals;
-        this.json = json;
         this.events = events;
     }
 
@@ -82,19 +84,22 @@ class Records {
     }
 
     Map<String, List<Map<String, Object>>> rows(Account coach, UUID student) {
-        students.ofCoach(coach, student);
+        students.own(coach, student);
         return records.read(student);
     }
 
     /** With those of the coach's own drills that the record speaks of. */
-    ObjectNode file(Account coach, UUID student) {
-        ObjectNode file = new RecordFile(records.sections()).write(rows(coach, student), json.createArrayNode());
-        String text = file.toString();
+    void write(Account coach, UUID student, OutputStream to) {
+        Map<String, List<Map<String, Object>>> rows = rows(coach, student);
         List<String> named = drills.own(coach.id()).stream()
-                .filter(id -> text.contains("\"" + id + "\""))
+                .filter(id -> rows.values().stream().flatMap(List::stream).anyMatch(row -> names(row, id)))
                 .toList();
-        file.set("drills", json.readTree(drills.file(coach.id(), named)));
-        return file;
+        new RecordFile(records.sections()).write(rows, drills.file(coach.id(), named), to);
+    }
+
+    private static boolean names(Map<String, Object> row, String drill) {
+        return row.values().stream()
+                .anyMatch(v -> v instanceof String text && (text.equals(drill) || text.contains("\"" + drill + "\"")));
     }
 
     /**
@@ -102,11 +107,12 @@ class Records {
      * back through the same types that every screen reads; what they cannot read is not taken.
      */
     @Transactional
-    public StoredStudent take(Account coach, JsonNode file) {
-        Map<String, List<Map<String, Object>>> record = new RecordFile(records.sections()).read(file);
+    public StoredStudent take(Account coach, InputStream file) {
+        RecordFile.Content content = new RecordFile(records.sections()).read(file);
+        Map<String, List<Map<String, Object>>> record = content.rows();
         UUID student = (UUID) record.get("student").get(0).get("id");
         if (records.has(student)) throw new Conflict("This student's record is here already.");
-        drills.takeMissing(coach.id(), file.path("drills").toString());
+        drills.takeMissing(coach.id(), content.drills());
         try {
             records.write(coach.id(), student, record);
         } catch (DataIntegrityViolationException taken) {
@@ -120,16 +126,17 @@ class Records {
                 shots.readWhole(lesson);
                 proposals.readWhole(lesson);
             });
-            ids(record, "plan").forEach(plan -> {
-                plans.ofStudent(student, plan);
-                plans.relaid(plan);
-            });
+            ids(record, "plan").forEach(plan -> plans.readWhole(student, plan));
             practice.since(student, BEFORE_ANY);
             practice.ladder(student);
             gates.of(student);
             events.publishEvent(new StudentChanged(student));
             return stored;
-        } catch (IllegalArgumentException | NoSuchElementException | JacksonException unreadable) {
+        } catch (IllegalArgumentException
+                | NoSuchElementException
+                | NullPointerException
+                | DateTimeException
+                | JacksonException unreadable) {
             throw new Invalid("file", "This record cannot be read: " + unreadable.getMessage());
         }
     }
@@ -143,10 +150,11 @@ class Records {
      */
     @Transactional
     public void erase(Account coach, UUID student, String name) {
-        if (!students.ofCoach(coach, student).name().equals(name.strip())) {
+        students.lock(student);
+        if (!students.own(coach, student).name().equals(name.strip())) {
             throw new Invalid("name", "Type the student's name as it stands in the record.");
         }
-        records.erase(coach.id(), student);
+        records.erase(coach.id(), student).ifPresent(signIns::endAll);
     }
 
     List<LocalDate> erasures(Account coach) {

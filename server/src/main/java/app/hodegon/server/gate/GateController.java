@@ -70,8 +70,8 @@ class GateController {
             @PathVariable String fault,
             @PathVariable String rung,
             @Valid @RequestBody GateEntry entry) {
-        students.ofCoach(coach, studentId);
-        gates.set(studentId, step(fault, rung), Invalid.in("good", () -> Gate.set(entry.good, entry.coachSigns)));
+        gates.set(
+                coach, studentId, step(fault, rung), Invalid.in("good", () -> Gate.set(entry.good, entry.coachSigns)));
     }
 
     @PostMapping("/{fault}/{rung}/signature")
@@ -81,8 +81,7 @@ class GateController {
             @PathVariable UUID studentId,
             @PathVariable String fault,
             @PathVariable String rung) {
-        students.ofCoach(coach, studentId);
-        gates.sign(studentId, step(fault, rung));
+        gates.sign(coach, studentId, step(fault, rung));
     }
 
     private static StepId step(String fault, String rung) {

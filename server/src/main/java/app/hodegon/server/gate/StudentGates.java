@@ -3,9 +3,11 @@ package app.hodegon.server.gate;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
+import app.hodegon.server.account.Account;
 import app.hodegon.server.gate.GateRepository.StoredGate;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.student.StudentChanged;
+import app.hodegon.server.student.Students;
 import java.util.Collection;
 import java.util.List;
 import java.util.Map;
@@ -15,15 +17,17 @@ import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
-/** What passes each rung for a student; the callers have made sure whose student it is. */
+/** What passes each rung for a student; who only reads has made sure whose student it is. */
 @Service
 public class StudentGates {
 
     private final GateRepository gates;
+    private final Students students;
     private final ApplicationEventPublisher events;
 
-    StudentGates(GateRepository gates, ApplicationEventPublisher events) {
+    StudentGates(GateRepository gates, Students students, ApplicationEventPublisher events) {
         this.gates = gates;
+        this.students = students;
         this.events = events;
     }
 
@@ -49,13 +53,15 @@ public class StudentGates {
     }
 
     @Transactional
-    void set(UUID student, StepId step, Gate gate) {
+    void set(Account coach, UUID student, StepId step, Gate gate) {
+        students.toChange(coach, student);
         gates.set(student, step, gate);
         events.publishEvent(new StudentChanged(student));
     }
 
     @Transactional
-    void sign(UUID student, StepId step) {
+    void sign(Account coach, UUID student, StepId step) {
+        students.toChange(coach, student);
         if (gates.sign(student, step) == 0) throw new NotFound("gate that waits for you");
         events.publishEvent(new GateSigned(student, step));
         events.publishEvent(new StudentChanged(student));

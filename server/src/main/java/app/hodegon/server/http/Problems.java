@@ -1,5 +1,6 @@
 package app.hodegon.server.http;
 
+import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
 import org.slf4j.Logger;
@@ -15,6 +16,7 @@ import org.springframework.web.bind.MethodArgumentNotValidException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
 import tools.jackson.databind.exc.InvalidFormatException;
@@ -57,26 +59,40 @@ class Problems extends ResponseEntityExceptionHandler {
     }
 
     @ExceptionHandler
+    ProblemDetail stale(Stale stale) {
+        ProblemDetail problem = ProblemDetail.forStatusAndDetail(HttpStatus.PRECONDITION_FAILED, stale.getMessage());
+        problem.setProperties(Map.of("current", stale.current()));
+        return problem;
+    }
+
+    @ExceptionHandler
+    ProblemDetail unnamed(Stale.Unnamed unnamed) {
+        return ProblemDetail.forStatusAndDetail(HttpStatus.PRECONDITION_REQUIRED, unnamed.getMessage());
+    }
+
+    @ExceptionHandler
     ProblemDetail refused(IllegalArgumentException refused) {
         return ProblemDetail.forStatusAndDetail(HttpStatus.UNPROCESSABLE_CONTENT, refused.getMessage());
     }
 
     @ExceptionHandler
     ProblemDetail wrongPassword(BadCredentialsException wrong) {
-        return ProblemDetail.forStatusAndDetail(
-                HttpStatus.UNAUTHORIZED, "That e-mail and password do not belong together.");
+        return ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, "What you typed does not belong together.");
     }
 
     @ExceptionHandler
-    ProblemDetail tooLarge(BodyLimit.TooLarge tooLarge) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.CONTENT_TOO_LARGE, tooLarge.getMessage());
+    ResponseEntity<ProblemDetail> busy(HeavyWork.Busy busy) {
+        return new Refusal(HttpStatus.SERVICE_UNAVAILABLE, busy.getMessage()).answer();
     }
 
     @ExceptionHandler
-    ProblemDetail unexpected(Exception failure, WebRequest request) {
-        LOG.error("{} failed", request.getDescription(false), failure);
-        return ProblemDetail.forStatusAndDetail(
-                HttpStatus.INTERNAL_SERVER_ERROR, "Something went wrong on our side. What you sent was not stored.");
+    ProblemDetail unexpected(Exception failure, HttpServletRequest request) {
+        LOG.error(
+                "{} {} failed\n{}",
+                request.getMethod(),
+                request.getAttribute(HandlerMapping.BEST_MATCHING_PATTERN_ATTRIBUTE),
+                Failure.without(failure));
+        return ProblemDetail.forStatusAndDetail(HttpStatus.INTERNAL_SERVER_ERROR, Refusal.OUR_SIDE);
     }
 
     @Override
@@ -98,11 +114,6 @@ class Problems extends ResponseEntityExceptionHandler {
             HttpHeaders headers,
             HttpStatusCode status,
             WebRequest request) {
-        for (Throwable cause = unreadable; cause != null; cause = cause.getCause()) {
-            if (cause instanceof BodyLimit.TooLarge tooLarge) {
-                return ResponseEntity.status(HttpStatus.CONTENT_TOO_LARGE).body(tooLarge(tooLarge));
-            }
-        }
         ProblemDetail problem = unreadable.getCause() instanceof JacksonException json
                 ? unreadable(json)
                 : ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "A JSON body is needed.");

@@ -1,10 +1,12 @@
 package app.hodegon.server.http;
 
+import jakarta.servlet.DispatcherType;
 import java.io.IOException;
 import java.time.Duration;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
+import org.springframework.core.Ordered;
 import org.springframework.core.io.ClassPathResource;
 import org.springframework.core.io.Resource;
 import org.springframework.http.CacheControl;
@@ -50,6 +52,15 @@ class WebConfig implements WebMvcConfigurer {
     @Override
     public void addViewControllers(org.springframework.web.servlet.config.annotation.ViewControllerRegistry registry) {
         registry.addViewController("/").setViewName("forward:/index.html");
+    }
+
+    /** Before all else, and once more when a body has come in. */
+    @Bean
+    FilterRegistrationBean<Bodies> bodies() {
+        FilterRegistrationBean<Bodies> filter = new FilterRegistrationBean<>(new Bodies());
+        filter.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ASYNC);
+        filter.setOrder(Ordered.HIGHEST_PRECEDENCE + 10);
+        return filter;
     }
 
     @Bean

@@ -7,6 +7,7 @@ import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.diagnosis.DiagnosisView;
 import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.Stale;
 import app.hodegon.server.lesson.LessonEntry.Moment;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
@@ -22,6 +23,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -30,6 +32,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.ResponseStatus;
@@ -53,6 +56,7 @@ class LessonController {
     /**
      * @param diagnosis on what is entered now
      * @param focus what the coach decided; empty while undecided
+     * @param version of what is entered, to be named when it is changed
      */
     record LessonView(
             @NotNull UUID id,
@@ -63,7 +67,8 @@ class LessonController {
             @NotNull LessonEntry entry,
             @NotNull DiagnosisView diagnosis,
             @NotNull List<String> focus,
-            @NotNull String focusReason) {}
+            @NotNull String focusReason,
+            @NotNull int version) {}
 
     record Decision(
             @NotEmpty @Size(max = 2) List<@NotNull String> faults,
@@ -82,8 +87,11 @@ class LessonController {
 
     @PutMapping("/lessons/{id}/entry")
     LessonView enter(
-            @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody LessonEntry entry) {
-        return view(coach, lessons.enter(coach, id, entry));
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID id,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen,
+            @Valid @RequestBody LessonEntry entry) {
+        return view(coach, lessons.enter(coach, id, Stale.version(seen), entry));
     }
 
     @PutMapping("/lessons/{id}/focus")
@@ -129,22 +137,33 @@ class LessonController {
 
     private LessonView view(Account coach, StoredLesson lesson) {
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        Map<String, String> signs = new LinkedHashMap<>();
-        lesson.before().signs().forEach((sign, yes) -> signs.put(sign.id(), yes ? "yes" : "no"));
         return new LessonView(
                 lesson.id(),
                 student.id(),
                 student.name(),
                 student.hand().id(),
                 lesson.heldOn(),
-                new LessonEntry(
-                        lesson.approach().ids(),
-                        signs,
-                        Moment.of(lesson.before()),
-                        Moment.of(lesson.after()),
-                        lesson.note()),
+                EntryView.of(lesson).entry(),
                 DiagnosisView.of(lessons.diagnose(lesson, student)),
                 lesson.focus().stream().map(Fault::id).toList(),
-                lesson.focusReason());
+                lesson.focusReason(),
+                lesson.version());
+    }
+
+    /** What is entered, with the version to be named when it is changed. */
+    record EntryView(@NotNull LessonEntry entry, @NotNull int version) {
+
+        static EntryView of(StoredLesson lesson) {
+            Map<String, String> signs = new LinkedHashMap<>();
+            lesson.before().signs().forEach((sign, yes) -> signs.put(sign.id(), yes ? "yes" : "no"));
+            return new EntryView(
+                    new LessonEntry(
+                            lesson.approach().ids(),
+                            signs,
+                            Moment.of(lesson.before()),
+                            Moment.of(lesson.after()),
+                            lesson.note()),
+                    lesson.version());
+        }
     }
 }

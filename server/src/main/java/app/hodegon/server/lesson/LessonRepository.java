@@ -7,7 +7,6 @@ import static app.hodegon.server.db.Tables.LESSON_READING;
 import static app.hodegon.server.db.Tables.LESSON_SHOT;
 import static app.hodegon.server.db.Tables.LESSON_SIGN;
 import static app.hodegon.server.db.Tables.SHOT_FILE;
-import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.noCondition;
 import static org.jooq.impl.DSL.row;
@@ -48,7 +47,6 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
-import org.jooq.Record1;
 import org.jooq.Result;
 import org.springframework.stereotype.Repository;
 
@@ -61,10 +59,6 @@ class LessonRepository {
     LessonRepository(DSLContext db, Clock clock) {
         this.db = db;
         this.clock = clock;
-    }
-
-    Optional<StoredLesson> ofCoach(UUID coach, UUID id) {
-        return fetch(LESSON.ID.eq(id).and(STUDENT.COACH_ID.eq(coach))).stream().findFirst();
     }
 
     boolean heldSince(UUID student, LocalDate day) {
@@ -149,12 +143,7 @@ class LessonRepository {
     }
 
     private List<StoredLesson> fetch(Condition which) {
-        return whole(db.select(LESSON)
-                .from(LESSON)
-                .join(STUDENT)
-                .on(STUDENT.ID.eq(LESSON.STUDENT_ID))
-                .where(which)
-                .fetch(Record1::value1));
+        return whole(db.selectFrom(LESSON).where(which).fetch());
     }
 
     /** With all that belongs to each, in one query per table: nested queries cost several times as much here. */
@@ -201,7 +190,9 @@ class LessonRepository {
                 Arrays.stream(row.getFocus())
                         .map(id -> Identified.of(Fault.class, id))
                         .toList(),
-                row.getFocusReason());
+                row.getFocusReason(),
+                row.getVersion(),
+                row.getPlanVersion());
     }
 
     private static Map<Sign, Boolean> signs(Map<String, Boolean> rows) {
@@ -249,7 +240,11 @@ class LessonRepository {
 
     /** Replaces everything the coach entered. */
     void replace(UUID id, Approach approach, Observations before, Observations after, String note) {
-        db.update(LESSON).set(LESSON.NOTE, note).where(LESSON.ID.eq(id)).execute();
+        db.update(LESSON)
+                .set(LESSON.NOTE, note)
+                .set(LESSON.VERSION, LESSON.VERSION.plus(1))
+                .where(LESSON.ID.eq(id))
+                .execute();
         setAnswers(id, approach);
         db.deleteFrom(LESSON_SIGN).where(LESSON_SIGN.LESSON_ID.eq(id)).execute();
         db.deleteFrom(LESSON_READING).where(LESSON_READING.LESSON_ID.eq(id)).execute();
@@ -343,6 +338,13 @@ class LessonRepository {
                         row.getReason(),
                         row.getCatalogueVersion(),
                         row.getDiagnosed()));
+    }
+
+    void planChanged(UUID id) {
+        db.update(LESSON)
+                .set(LESSON.PLAN_VERSION, LESSON.PLAN_VERSION.plus(1))
+                .where(LESSON.ID.eq(id))
+                .execute();
     }
 
     void delete(UUID id) {

@@ -14,9 +14,11 @@ import app.hodegon.server.account.Account;
 import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.diagnosis.DiagnosisController;
 import app.hodegon.server.diagnosis.DiagnosisView;
+import app.hodegon.server.http.Complete;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
+import app.hodegon.server.http.Stale;
 import app.hodegon.server.lesson.LessonEntry.Moment;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
@@ -30,6 +32,7 @@ import java.util.Set;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 import tools.jackson.databind.json.JsonMapper;
 
@@ -60,7 +63,22 @@ public class Lessons {
      * @throws NotFound if there is no such lesson of this coach's students
      */
     public StoredLesson ofCoach(Account coach, UUID id) {
-        return lessons.ofCoach(coach.id(), id).orElseThrow(() -> new NotFound("lesson"));
+        return lessons.byId(id)
+                .filter(l -> students.teaches(coach, l.studentId()))
+                .orElseThrow(() -> new NotFound("lesson"));
+    }
+
+    /** The same for a change: writers of a student's things wait for each other until the transaction ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public StoredLesson toChange(Account coach, UUID id) {
+        students.lock(ofCoach(coach, id).studentId());
+        return ofCoach(coach, id);
+    }
+
+    /** The plan of a lesson is another than it was. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void planChanged(UUID id) {
+        lessons.planChanged(id);
     }
 
     /** Whether there was a lesson on that day or later. */
@@ -106,15 +124,16 @@ public class Lessons {
     /** A new lesson, with the approach in which this student is taught. */
     @Transactional
     public StoredLesson begin(Account coach, UUID studentId, LocalDate on) {
-        students.ofCoach(coach, studentId);
-        UUID id = lessons.add(studentId, on, approaches.forStudent(coach.id(), studentId));
+        UUID owner = students.toChange(coach, studentId).coachId();
+        UUID id = lessons.add(studentId, on, approaches.forStudent(owner, studentId));
         events.publishEvent(new StudentChanged(studentId));
         return ofCoach(coach, id);
     }
 
     @Transactional
-    StoredLesson enter(Account coach, UUID id, LessonEntry entry) {
-        ofCoach(coach, id);
+    StoredLesson enter(Account coach, UUID id, int seen, LessonEntry entry) {
+        StoredLesson now = toChange(coach, id);
+        if (now.version() != seen) throw new Stale(LessonController.EntryView.of(now));
         lessons.replace(
                 id,
                 DiagnosisController.approach(entry.approach()),
@@ -141,7 +160,7 @@ public class Lessons {
     /** Keeps the choice of focus with the diagnosis it was made on; overruling the engine needs a reason. */
     @Transactional
     public StoredLesson decide(Account coach, UUID id, List<String> faults, String reason) {
-        StoredLesson lesson = ofCoach(coach, id);
+        StoredLesson lesson = toChange(coach, id);
         List<Fault> focus = faults.stream()
                 .map(f -> Invalid.in("faults", () -> Identified.of(Fault.class, f)))
                 .distinct()
@@ -174,14 +193,16 @@ public class Lessons {
      */
     public void readWhole(UUID student) {
         for (StoredLesson lesson : lessons.last(student, Integer.MAX_VALUE)) {
-            lessons.decisions(lesson.id()).forEach(d -> json.readValue(d.diagnosed(), DiagnosisView.class));
+            lessons.decisions(lesson.id())
+                    .forEach(d -> Complete.check("diagnosed", json.readValue(d.diagnosed(), DiagnosisView.class)));
         }
     }
 
     /** The readings against the lesson's school and another, and the lesson before. */
     FeetView feet(Account coach, UUID id, PressureSchool against) {
         StoredLesson lesson = ofCoach(coach, id);
-        Repeatability repeatability = approaches.repeatability(coach.id());
+        Repeatability repeatability =
+                approaches.repeatability(students.byId(lesson.studentId()).coachId());
         FeetView.EarlierView earlier = lessons.before(lesson.studentId(), id, false)
                 .map(l -> new FeetView.EarlierView(l.heldOn(), Moment.of(l.before()), Moment.of(l.after())))
                 .orElse(null);
@@ -208,7 +229,7 @@ public class Lessons {
     /** Takes back a lesson begun by mistake. */
     @Transactional
     void delete(Account coach, UUID id) {
-        if (!ofCoach(coach, id).focus().isEmpty()) {
+        if (!toChange(coach, id).focus().isEmpty()) {
             throw new Conflict("This lesson has a decision and stays on record.");
         }
         lessons.delete(id);

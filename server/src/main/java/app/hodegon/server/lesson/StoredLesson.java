@@ -13,6 +13,8 @@ import java.util.UUID;
  * @param before signs, readings and balls of the first moment
  * @param after readings and balls of the last
  * @param focus what the coach chose; empty while undecided
+ * @param version how often what is entered was changed
+ * @param planVersion how often its plan was
  */
 public record StoredLesson(
         UUID id,
@@ -23,4 +25,6 @@ public record StoredLesson(
         Observations after,
         String note,
         List<Fault> focus,
-        String focusReason) {}
+        String focusReason,
+        int version,
+        int planVersion) {}

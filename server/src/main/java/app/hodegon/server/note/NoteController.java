@@ -52,7 +52,7 @@ class NoteController {
             @PathVariable UUID studentId,
             @PathVariable UUID session,
             @Valid @RequestBody AnswerEntry entry) {
-        students.ofCoach(coach, studentId);
+        students.toChange(coach, studentId);
         return add(studentId, session, true, entry);
     }
 
@@ -67,7 +67,9 @@ class NoteController {
             @AuthenticationPrincipal Account account,
             @PathVariable UUID session,
             @Valid @RequestBody AnswerEntry entry) {
-        return add(students.self(account).id(), session, false, entry);
+        UUID student = students.self(account).id();
+        students.lock(student);
+        return add(student, session, false, entry);
     }
 
     private List<NoteThread> add(UUID student, UUID session, boolean byCoach, AnswerEntry entry) {

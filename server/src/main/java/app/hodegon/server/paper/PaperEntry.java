@@ -86,6 +86,7 @@ record PaperEntry(
     static PaperEntry of(PracticeSession session, DayView day) {
         return new PaperEntry(
                 session.blocks().stream()
+                        .filter(b -> b.block() < day.blocks().size())
                         .collect(Collectors.toMap(
                                 BlockResult::block, b -> ticked(b, day.blocks().get(b.block())))),
                 session.feel().map(Feel::value).orElse(null),

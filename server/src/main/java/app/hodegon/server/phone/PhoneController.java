@@ -11,6 +11,7 @@ import app.hodegon.server.diagnosis.ShotsEntry;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
+import app.hodegon.server.http.Plain;
 import app.hodegon.server.plan.PlanCalendar;
 import app.hodegon.server.plan.PlanFollowsPractice;
 import app.hodegon.server.plan.PlanView;
@@ -144,7 +145,7 @@ class PhoneController {
             @NotNull List<RungStanding> rungs,
             @NotNull List<String> stopped) {}
 
-    record AdultEntry(@NotBlank @Size(max = 100) String name) {}
+    record AdultEntry(@NotBlank @Plain @Size(max = 100) String name) {}
 
     @GetMapping
     MeView me(@AuthenticationPrincipal Account account) {
@@ -171,7 +172,7 @@ class PhoneController {
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account account) {
         StoredStudent student = students.self(account);
         StoredPlan running = plans.running(student.id()).orElseThrow(() -> new NotFound("plan"));
-        return PlanCalendar.download(running, plans.library(student.coachId()), clock.instant());
+        return PlanCalendar.download(running, plans.library(student.id()), clock.instant());
     }
 
     private static List<String> why(StoredPlan plan, StoredStudent student) {
@@ -188,7 +189,8 @@ class PhoneController {
             @AuthenticationPrincipal Account account, @PathVariable UUID id, @Valid @RequestBody PracticeEntry entry) {
         StoredStudent student = students.self(account);
         StoredPlan plan = plans.ofStudent(student.id(), entry.planId()).orElseThrow(() -> new NotFound("plan"));
-        StoredSession sent = new SessionReader(plan, plans.library(student.coachId())).session(id, entry);
+        StoredSession sent =
+                new SessionReader(plan, plans.library(student.id())).session(id, entry, LocalDate.now(clock));
         StoredSession stored = practice.put(student.id(), student.profile().flags(), plan.id(), sent);
         List<RungStanding> rungs = RungStanding.of(practice.checks(student.id()), gates.of(student.id())).stream()
                 .filter(r -> stored.session().checks().stream()

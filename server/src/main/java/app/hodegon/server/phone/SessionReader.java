@@ -17,6 +17,7 @@ import app.hodegon.server.plan.PlanView.BlockView;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.StoredSession;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -33,7 +34,20 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
 
     private static final int MOST_BLOCKS = 20;
 
-    StoredSession session(UUID id, PracticeEntry entry) {
+    /** Ids of other versions are made from what they stand for, and not by phones. */
+    private static final int RANDOM = 4;
+
+    /**
+     * @param today on the server: a phone may be a day ahead by its time zone, not more
+     */
+    StoredSession session(UUID id, PracticeEntry entry, LocalDate today) {
+        if (id.version() != RANDOM) throw new Invalid("id", "must be a random identifier (version 4).");
+        if (entry.day().isAfter(today.plusDays(1))) {
+            throw new Invalid(
+                    "day",
+                    "This practice is dated " + entry.day() + ", and today is " + today
+                            + ". Set the phone's clock right; what was practised is kept on the phone.");
+        }
         if (entry.day().isBefore(plan.from()) || !entry.day().isBefore(plan.nextLesson())) {
             throw new Invalid("day", "The plan runs from " + plan.from() + " to " + plan.nextLesson() + ".");
         }

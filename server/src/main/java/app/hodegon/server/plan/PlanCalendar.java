@@ -89,16 +89,20 @@ public final class PlanCalendar {
     private static String title(DayView day, DrillLibrary library) {
         List<String> drills = day.blocks().stream()
                 .filter(b -> b.kind().equals("main"))
-                .map(b -> library.drill(b.drill()).name())
+                .map(b -> name(library, b))
                 .distinct()
                 .toList();
         return "Practice: " + String.join(", ", drills) + " (" + Math.round(day.minutes()) + " min)";
     }
 
+    private static String name(DrillLibrary library, BlockView block) {
+        return library.has(block.drill()) ? library.drill(block.drill()).name() : block.drill();
+    }
+
     private static String line(BlockView block, DrillLibrary library) {
         return block.kind().substring(0, 1).toUpperCase(Locale.ROOT)
                 + block.kind().substring(1) + ": "
-                + library.drill(block.drill()).name() + ", " + block.sets() + " × " + block.repsPerSet()
+                + name(library, block) + ", " + block.sets() + " × " + block.repsPerSet()
                 + ". " + block.cue() + ".";
     }
 }

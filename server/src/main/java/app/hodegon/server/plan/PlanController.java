@@ -7,6 +7,7 @@ import app.hodegon.server.account.Account;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
+import app.hodegon.server.http.Stale;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
@@ -17,6 +18,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
+import org.springframework.http.HttpHeaders;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -24,6 +26,7 @@ import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.PutMapping;
 import org.springframework.web.bind.annotation.RequestBody;
+import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -34,12 +37,16 @@ import org.springframework.web.bind.annotation.RestController;
 class PlanController {
 
     private final Plans plans;
+    private final PlanDrafts drafts;
+    private final PlanOffers offers;
     private final Lessons lessons;
     private final Students students;
     private final Clock clock;
 
-    PlanController(Plans plans, Lessons lessons, Students students, Clock clock) {
+    PlanController(Plans plans, PlanDrafts drafts, PlanOffers offers, Lessons lessons, Students students, Clock clock) {
         this.plans = plans;
+        this.drafts = drafts;
+        this.offers = offers;
         this.lessons = lessons;
         this.students = students;
         this.clock = clock;
@@ -47,14 +54,16 @@ class PlanController {
 
     @GetMapping("/lessons/{lessonId}/plan")
     StoredPlan ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
-        lessons.ofCoach(coach, lessonId);
         return plans.ofLesson(coach, lessonId).orElseThrow(() -> new NotFound("plan"));
     }
 
     @PutMapping("/lessons/{lessonId}/plan")
     StoredPlan draft(
-            @AuthenticationPrincipal Account coach, @PathVariable UUID lessonId, @Valid @RequestBody PlanTerms terms) {
-        return plans.draft(coach, lessonId, terms);
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID lessonId,
+            @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen,
+            @Valid @RequestBody PlanTerms terms) {
+        return drafts.draft(coach, lessonId, Stale.version(seen), terms);
     }
 
     /** The days on which the plan of this lesson was practised. */
@@ -73,7 +82,7 @@ class PlanController {
 
     @GetMapping("/lessons/{lessonId}/plan/offers")
     OffersView offers(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
-        return plans.offers(coach, lessonId);
+        return offers.offers(coach, lessonId);
     }
 
     record AlternativeView(@NotNull String drill, @NotNull String why) {}
@@ -84,7 +93,7 @@ class PlanController {
             @PathVariable UUID lessonId,
             @RequestParam @Size(max = 40) String fault,
             @RequestParam @Size(max = 20) String rung) {
-        return plans
+        return offers
                 .alternatives(
                         coach,
                         lessonId,
@@ -97,7 +106,8 @@ class PlanController {
 
     @GetMapping(value = "/plans/{id}/calendar.ics", produces = "text/calendar")
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        return PlanCalendar.download(plans.ofCoach(coach, id), plans.library(coach.id()), clock.instant());
+        StoredPlan plan = plans.ofCoach(coach, id);
+        return PlanCalendar.download(plan, plans.library(plan.studentId()), clock.instant());
     }
 
     /**
@@ -113,8 +123,8 @@ class PlanController {
             throw new Conflict("Every day of this plan lies behind: the lesson is due.");
         }
         boolean changed = entry.smaller
-                ? plans.layAgain(id, "Your coach made the plan smaller.", terms -> plans.smaller(id, terms))
-                : plans.layAgain(id, "Your coach laid the days left again.", UnaryOperator.identity());
+                ? drafts.layAgain(id, "Your coach made the plan smaller.", terms -> drafts.smaller(id, terms))
+                : drafts.layAgain(id, "Your coach laid the days left again.", UnaryOperator.identity());
         if (!changed) throw new Conflict("Nothing would change: the days left stay as they are.");
         return plans.ofCoach(coach, id);
     }

@@ -33,12 +33,14 @@ public class PlanFollowsPractice {
     private static final Logger LOG = LoggerFactory.getLogger(PlanFollowsPractice.class);
 
     private final Plans plans;
+    private final PlanDrafts drafts;
     private final PracticeLog practice;
     private final StudentGates gates;
     private final Clock clock;
 
-    PlanFollowsPractice(Plans plans, PracticeLog practice, StudentGates gates, Clock clock) {
+    PlanFollowsPractice(Plans plans, PlanDrafts drafts, PracticeLog practice, StudentGates gates, Clock clock) {
         this.plans = plans;
+        this.drafts = drafts;
         this.practice = practice;
         this.gates = gates;
         this.clock = clock;
@@ -102,9 +104,9 @@ public class PlanFollowsPractice {
     /** What the coach locked may no longer fit; then the plan stays as it is and the coach decides. */
     private void layAgain(UUID plan, String reason) {
         try {
-            plans.layAgain(plan, reason, UnaryOperator.identity());
+            drafts.layAgain(plan, reason, UnaryOperator.identity());
         } catch (Invalid | Conflict doesNotFit) {
-            LOG.info("Plan {} was not laid again ({}): {}", plan, reason, doesNotFit.getMessage());
+            LOG.info("Plan {} was not laid again: what is locked does not fit any more.", plan);
         }
     }
 }

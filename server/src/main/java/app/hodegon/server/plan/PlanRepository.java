@@ -11,12 +11,14 @@ import static org.jooq.Records.mapping;
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.PlanDayRecord;
 import app.hodegon.server.db.tables.records.PlanRecord;
+import app.hodegon.server.student.TaughtByCondition;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.Collection;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
 import org.jooq.Condition;
@@ -40,10 +42,6 @@ class PlanRepository {
         this.json = json.rebuild()
                 .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
                 .build();
-    }
-
-    Optional<StoredPlan> ofCoach(UUID coach, UUID id) {
-        return fetch(PLAN.ID.eq(id).and(STUDENT.COACH_ID.eq(coach))).stream().findFirst();
     }
 
     /** The plans of these lessons that were handed over, without their documents, the running one last. */
@@ -84,7 +82,7 @@ class PlanRepository {
                 .findFirst();
     }
 
-    List<Plans.LessonDue> lessonsOn(UUID coach, LocalDate day) {
+    List<Plans.LessonDue> lessonsOn(UUID coach, Set<UUID> standingInFor, LocalDate day) {
         Lesson held = LESSON.as("held");
         var rows = db.select(PLAN, STUDENT.ID, STUDENT.NAME, LESSON.FOCUS, held.ID)
                 .from(PLAN)
@@ -94,7 +92,7 @@ class PlanRepository {
                 .on(LESSON.ID.eq(PLAN.LESSON_ID))
                 .leftJoin(held)
                 .on(held.STUDENT_ID.eq(STUDENT.ID).and(held.HELD_ON.eq(day)))
-                .where(STUDENT.COACH_ID.eq(coach))
+                .where(TaughtByCondition.of(coach, standingInFor))
                 .and(PLAN.NEXT_LESSON.eq(day))
                 .and(PLAN.ASSIGNED_AT.isNotNull())
                 .orderBy(STUDENT.NAME, held.CREATED_AT)
@@ -145,12 +143,14 @@ class PlanRepository {
     }
 
     private List<StoredPlan> fetch(Condition which) {
-        return db.select(PLAN, PLAN_DOCUMENT)
+        return db.select(PLAN, PLAN_DOCUMENT, LESSON.PLAN_VERSION)
                 .from(PLAN)
                 .join(PLAN_DOCUMENT)
                 .on(PLAN_DOCUMENT.PLAN_ID.eq(PLAN.ID))
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
+                .join(LESSON)
+                .on(LESSON.ID.eq(PLAN.LESSON_ID))
                 .where(which)
                 .orderBy(PLAN.ASSIGNED_AT.nullsLast(), PLAN.CREATED_AT)
                 .fetch(row -> new StoredPlan(
@@ -161,6 +161,7 @@ class PlanRepository {
                         row.value1().getNextLesson(),
                         row.value1().getAssignedAt() != null,
                         row.value1().getRevision(),
+                        row.value3(),
                         row.value2().getTerms() == null
                                 ? PlanTerms.between(
                                         row.value1().getFromDay(), row.value1().getNextLesson())

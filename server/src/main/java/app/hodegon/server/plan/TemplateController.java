@@ -1,6 +1,7 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.server.account.Account;
+import app.hodegon.server.http.Plain;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -35,7 +36,7 @@ class TemplateController {
      */
     record TemplateEntry(
             @NotNull UUID lessonId,
-            @NotBlank @Size(max = 80) String name) {}
+            @NotBlank @Plain @Size(max = 80) String name) {}
 
     @GetMapping("/templates")
     List<StoredTemplate> list(@AuthenticationPrincipal Account coach) {
@@ -52,6 +53,15 @@ class TemplateController {
     @PutMapping("/lessons/{lessonId}/plan/template/{id}")
     StoredPlan use(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId, @PathVariable UUID id) {
         return templates.use(coach, lessonId, id);
+    }
+
+    record SharingEntry(@NotNull Boolean shared) {}
+
+    /** Lets the other coaches of the house begin from it, or not any more. */
+    @PutMapping("/templates/{id}/shared")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void share(@AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody SharingEntry entry) {
+        templates.share(coach, id, entry.shared());
     }
 
     @DeleteMapping("/templates/{id}")

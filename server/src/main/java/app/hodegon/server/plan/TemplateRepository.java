@@ -1,5 +1,6 @@
 package app.hodegon.server.plan;
 
+import static app.hodegon.server.db.Tables.ACCOUNT;
 import static app.hodegon.server.db.Tables.PLAN_TEMPLATE;
 
 import app.hodegon.server.plan.PlanTerms.EditsEntry;
@@ -26,21 +27,44 @@ class TemplateRepository {
         this.json = json;
     }
 
+    /** A coach's own, and those that others share. */
     List<StoredTemplate> ofCoach(UUID coach) {
-        return fetch(PLAN_TEMPLATE.COACH_ID.eq(coach));
+        return fetch(coach, PLAN_TEMPLATE.COACH_ID.eq(coach).or(PLAN_TEMPLATE.SHARED));
+    }
+
+    int share(UUID coach, UUID id, boolean shared) {
+        return db.update(PLAN_TEMPLATE)
+                .set(PLAN_TEMPLATE.SHARED, shared)
+                .where(PLAN_TEMPLATE.COACH_ID.eq(coach).and(PLAN_TEMPLATE.ID.eq(id)))
+                .execute();
     }
 
     Optional<StoredTemplate> ofCoach(UUID coach, UUID id) {
-        return fetch(PLAN_TEMPLATE.COACH_ID.eq(coach).and(PLAN_TEMPLATE.ID.eq(id))).stream()
+        return fetch(
+                        coach,
+                        PLAN_TEMPLATE
+                                .COACH_ID
+                                .eq(coach)
+                                .or(PLAN_TEMPLATE.SHARED)
+                                .and(PLAN_TEMPLATE.ID.eq(id)))
+                .stream()
                 .findFirst();
     }
 
-    private List<StoredTemplate> fetch(Condition which) {
-        return db.selectFrom(PLAN_TEMPLATE)
+    private List<StoredTemplate> fetch(UUID coach, Condition which) {
+        return db.select(PLAN_TEMPLATE, ACCOUNT.NAME)
+                .from(PLAN_TEMPLATE)
+                .join(ACCOUNT)
+                .on(ACCOUNT.ID.eq(PLAN_TEMPLATE.COACH_ID))
                 .where(which)
                 .orderBy(PLAN_TEMPLATE.NAME)
                 .fetch(row -> new StoredTemplate(
-                        row.getId(), row.getName(), row.getDays(), json.readValue(row.getEdits(), EditsEntry.class)));
+                        row.value1().getId(),
+                        row.value1().getName(),
+                        row.value1().getDays(),
+                        json.readValue(row.value1().getEdits(), EditsEntry.class),
+                        row.value1().getShared(),
+                        row.value1().getCoachId().equals(coach) ? null : row.value2()));
     }
 
     UUID add(UUID coach, String name, int days, EditsEntry edits) {

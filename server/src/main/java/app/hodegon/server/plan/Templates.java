@@ -24,11 +24,15 @@ class Templates {
 
     private final TemplateRepository templates;
     private final Plans plans;
+    private final PlanDrafts drafts;
+    private final PlanOffers offers;
     private final Lessons lessons;
 
-    Templates(TemplateRepository templates, Plans plans, Lessons lessons) {
+    Templates(TemplateRepository templates, Plans plans, PlanDrafts drafts, PlanOffers offers, Lessons lessons) {
         this.templates = templates;
         this.plans = plans;
+        this.drafts = drafts;
+        this.offers = offers;
         this.lessons = lessons;
     }
 
@@ -61,12 +65,12 @@ class Templates {
     @Transactional
     StoredPlan use(Account coach, UUID lessonId, UUID templateId) {
         StoredTemplate template = templates.ofCoach(coach.id(), templateId).orElseThrow(() -> new NotFound("template"));
-        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
+        StoredLesson lesson = lessons.toChange(coach, lessonId);
         LocalDate from = lesson.heldOn().plusDays(1);
         Set<String> focus = lesson.focus().stream().map(Fault::id).collect(Collectors.toSet());
         PlanTerms bare = new PlanTerms(from, from.plusDays(template.days()), null, false, null);
         // Laid once without, so that what this student may do can be asked.
-        plans.draft(coach, lessonId, bare);
+        drafts.draft(coach, lessonId, bare);
         EditsEntry edits = new EditsEntry(
                 List.of(),
                 List.of(),
@@ -78,11 +82,11 @@ class Templates {
                         .filter(s -> focus.contains(s.fault()))
                         .toList(),
                 List.of());
-        return plans.draft(coach, lessonId, new PlanTerms(from, bare.nextLesson(), null, false, edits));
+        return drafts.draft(coach, lessonId, new PlanTerms(from, bare.nextLesson(), null, false, edits));
     }
 
     private boolean mayDo(Account coach, UUID lessonId, ChosenEntry chosen) {
-        return plans
+        return offers
                 .alternatives(
                         coach,
                         lessonId,
@@ -90,6 +94,11 @@ class Templates {
                         Identified.of(Rung.class, chosen.rung()))
                 .stream()
                 .anyMatch(a -> a.drill().equals(chosen.drill()));
+    }
+
+    @Transactional
+    void share(Account coach, UUID id, boolean shared) {
+        if (templates.share(coach.id(), id, shared) == 0) throw new NotFound("template of yours");
     }
 
     @Transactional

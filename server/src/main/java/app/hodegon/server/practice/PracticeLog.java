@@ -9,6 +9,7 @@ import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.student.StudentChanged;
+import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -25,11 +26,13 @@ import org.springframework.transaction.annotation.Transactional;
 public class PracticeLog {
 
     private final PracticeRepository practice;
+    private final Students students;
     private final StudentGates gates;
     private final ApplicationEventPublisher events;
 
-    PracticeLog(PracticeRepository practice, StudentGates gates, ApplicationEventPublisher events) {
+    PracticeLog(PracticeRepository practice, Students students, StudentGates gates, ApplicationEventPublisher events) {
         this.practice = practice;
+        this.students = students;
         this.gates = gates;
         this.events = events;
     }
@@ -101,10 +104,11 @@ public class PracticeLog {
     @Transactional
     public StoredSession put(UUID student, Set<Joint> flags, UUID plan, StoredSession sent) {
         PracticeSession session = sent.session();
+        students.lock(student);
         practice.owner(session.id()).filter(owner -> !owner.equals(student)).ifPresent(other -> {
             throw new NotFound("practice session");
         });
-        Optional<StoredSession> before = practice.locked(session.id());
+        Optional<StoredSession> before = practice.stored(session.id());
         if (before.filter(b -> b.edition() > sent.edition()).isPresent()) return before.get();
         boolean finishes =
                 session.finished() && before.filter(b -> b.session().finished()).isEmpty();
@@ -137,6 +141,8 @@ public class PracticeLog {
     /** Forgets a session and what it stopped; one that is not there is no error. */
     @Transactional
     public void remove(UUID student, UUID session) {
+        students.lock(student);
+        if (practice.owner(session).filter(student::equals).isEmpty()) return;
         practice.remove(session);
         events.publishEvent(new StudentChanged(student));
     }
@@ -148,6 +154,7 @@ public class PracticeLog {
 
     @Transactional
     public void lift(UUID student, String drill) {
+        students.lock(student);
         if (practice.lift(student, drill) == 0) throw new NotFound("stopped drill");
         events.publishEvent(new StudentChanged(student));
     }

@@ -89,14 +89,9 @@ class PracticeRepository {
         return stored(PRACTICE_SESSION.PLAN_ID.eq(plan));
     }
 
-    /** The session as it is stored, to be changed by nobody else until this transaction ends. */
-    Optional<StoredSession> locked(UUID id) {
-        return whole(db.selectFrom(PRACTICE_SESSION)
-                        .where(PRACTICE_SESSION.ID.eq(id))
-                        .forUpdate()
-                        .fetch())
-                .stream()
-                .findFirst();
+    /** The session as it is stored. */
+    Optional<StoredSession> stored(UUID id) {
+        return stored(PRACTICE_SESSION.ID.eq(id)).stream().findFirst();
     }
 
     List<PracticeSession> since(UUID student, LocalDate day) {

@@ -203,7 +203,7 @@ class ProgressService {
                 (int) due.stream().filter(Gated::passed).count(),
                 Gated.allPassed(gates),
                 gone(coach, then, now),
-                stopped(coach, now.studentId()));
+                stopped(now.studentId()));
     }
 
     /** Whether what was worked on is unlikely on what is seen today. */
@@ -212,8 +212,8 @@ class ProgressService {
         return then.focus().stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY);
     }
 
-    private List<String> stopped(Account coach, UUID student) {
-        DrillLibrary library = plans.library(coach.id());
+    private List<String> stopped(UUID student) {
+        DrillLibrary library = plans.library(student);
         return practice.stopped(student).stream()
                 .map(id -> library.has(id) ? library.drill(id).name() : id)
                 .toList();
@@ -260,7 +260,7 @@ class ProgressService {
     Said said(Account coach, UUID student) {
         StoredStudent stored = students.ofCoach(coach, student);
         return new Said(
-                stored.hand(), Identified.of(Units.class, stored.units()), approaches.repeatability(coach.id()));
+                stored.hand(), Identified.of(Units.class, stored.units()), approaches.repeatability(stored.coachId()));
     }
 
     /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */

@@ -12,6 +12,7 @@ import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.PlanDrafts;
 import app.hodegon.server.plan.PlanHead;
 import app.hodegon.server.plan.PlanTerms;
 import app.hodegon.server.plan.Plans;
@@ -52,13 +53,21 @@ public class Proposals {
     private final AnswerRepository answers;
     private final Lessons lessons;
     private final Plans plans;
+    private final PlanDrafts drafts;
     private final Students students;
 
-    Proposals(ProgressService progress, AnswerRepository answers, Lessons lessons, Plans plans, Students students) {
+    Proposals(
+            ProgressService progress,
+            AnswerRepository answers,
+            Lessons lessons,
+            Plans plans,
+            PlanDrafts drafts,
+            Students students) {
         this.progress = progress;
         this.answers = answers;
         this.lessons = lessons;
         this.plans = plans;
+        this.drafts = drafts;
         this.students = students;
     }
 
@@ -71,6 +80,7 @@ public class Proposals {
      */
     @Transactional
     AnswerView answer(Account coach, UUID lessonId, Kind seen, Answer answer, String instead, String reason) {
+        lessons.toChange(coach, lessonId);
         Since since = progress.since(coach, lessonId)
                 .filter(s -> s.proposal().isPresent())
                 .orElseThrow(() -> new Conflict("Nothing is proposed at this lesson."));
@@ -132,8 +142,8 @@ public class Proposals {
                     "After the last plan: " + kind.label() + ".");
         }
         LocalDate from = now.heldOn().plusDays(1);
-        DrillLibrary library = plans.library(coach.id());
-        plans.draft(
+        DrillLibrary library = plans.library(now.studentId());
+        drafts.draft(
                 coach,
                 now.id(),
                 PlanTerms.between(from, now.heldOn().plusDays(daysToNext(since))),
@@ -152,7 +162,7 @@ public class Proposals {
     /** Takes an answer back; a plan drafted on it stays. */
     @Transactional
     void takeBack(Account coach, UUID lessonId) {
-        lessons.ofCoach(coach, lessonId);
+        lessons.toChange(coach, lessonId);
         answers.remove(lessonId);
     }
 

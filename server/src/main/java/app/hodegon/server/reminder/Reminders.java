@@ -2,6 +2,7 @@ package app.hodegon.server.reminder;
 
 import app.hodegon.server.mail.Outbox;
 import app.hodegon.server.reminder.ReminderRepository.Due;
+import app.hodegon.server.student.Students;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
@@ -24,11 +25,13 @@ public class Reminders {
     private static final int ACTIVE_DAYS = 7;
 
     private final ReminderRepository reminders;
+    private final Students students;
     private final Outbox outbox;
     private final Clock clock;
 
-    Reminders(ReminderRepository reminders, Outbox outbox, Clock clock) {
+    Reminders(ReminderRepository reminders, Students students, Outbox outbox, Clock clock) {
         this.reminders = reminders;
+        this.students = students;
         this.outbox = outbox;
         this.clock = clock;
     }
@@ -38,7 +41,9 @@ public class Reminders {
         return reminders.hour(student);
     }
 
+    @Transactional
     void set(UUID student, Optional<Integer> hour) {
+        students.lock(student);
         hour.ifPresentOrElse(h -> reminders.set(student, h), () -> reminders.remove(student));
     }
 

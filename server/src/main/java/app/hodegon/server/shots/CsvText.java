@@ -16,6 +16,7 @@ import org.apache.commons.csv.CSVRecord;
 record CsvText(List<String> heading, List<List<String>> rows) {
 
     static final int MOST_ROWS = 50_000;
+    static final int MOST_CELLS = 200;
 
     private static final String BYTE_ORDER_MARK = "\uFEFF";
 
@@ -39,6 +40,7 @@ record CsvText(List<String> heading, List<List<String>> rows) {
         try (CSVParser parser = CSVParser.parse(new StringReader(plain), format)) {
             for (CSVRecord row : parser) {
                 if (rows.size() > MOST_ROWS) throw new Invalid("text", "A file may hold " + MOST_ROWS + " rows.");
+                if (row.size() > MOST_CELLS) throw new Invalid("text", "A row may hold " + MOST_CELLS + " cells.");
                 rows.add(row.toList());
             }
         } catch (IOException | UncheckedIOException broken) {

@@ -8,7 +8,10 @@ import app.hodegon.core.simulate.RangeBay.Club;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.http.CsvCell;
+import app.hodegon.server.http.HeavyWork;
 import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.Plain;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.shots.ShotFileEntry.ColumnsEntry;
 import app.hodegon.server.student.Students;
@@ -52,10 +55,12 @@ class ShotController {
 
     private final ShotFiles files;
     private final Students students;
+    private final HeavyWork heavy;
 
-    ShotController(ShotFiles files, Students students) {
+    ShotController(ShotFiles files, Students students, HeavyWork heavy) {
         this.files = files;
         this.students = students;
+        this.heavy = heavy;
     }
 
     /**
@@ -105,7 +110,7 @@ class ShotController {
      * @param club taken alone; null for every club
      */
     record TakeEntry(
-            @NotBlank @Size(max = 120) String name,
+            @NotBlank @Plain @Size(max = 120) String name,
             @NotNull @Size(max = 10) String moment,
             @NotNull Boolean leaveOut,
             @Size(max = 40) String club,
@@ -114,7 +119,10 @@ class ShotController {
     @PostMapping("/lessons/{id}/shot-files/look")
     LookView look(
             @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody ShotFileEntry entry) {
-        ShotFiles.Look look = files.look(coach, id, entry);
+        return heavy.done(() -> view(files.look(coach, id, entry)));
+    }
+
+    private static LookView view(ShotFiles.Look look) {
         return new LookView(
                 look.file().heading(),
                 look.file().rows().stream().limit(SHOWN_ROWS).toList(),
@@ -153,14 +161,14 @@ class ShotController {
     @ResponseStatus(HttpStatus.CREATED)
     ShotFileView take(
             @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody TakeEntry entry) {
-        return files.take(
+        return heavy.done(() -> files.take(
                 coach,
                 id,
                 entry.name(),
                 Invalid.in("moment", () -> Identified.of(Stage.class, entry.moment())),
                 entry.file(),
                 entry.leaveOut(),
-                entry.club());
+                entry.club()));
     }
 
     @GetMapping("/lessons/{id}/shot-files")
@@ -198,7 +206,7 @@ class ShotController {
                     coach, id, asked, balls, ThreadLocalRandom.current().nextLong())) {
                 csv.printRecord(
                         number++,
-                        shot.club(),
+                        CsvCell.safe(shot.club()),
                         cell(shot.carry(), false),
                         cell(shot.offline(), !trailIsRight),
                         cell(shot.ballSpeed(), false),

@@ -85,6 +85,7 @@ public class ShotFiles {
             ShotFileEntry entry,
             boolean leaveOut,
             String club) {
+        lessons.toChange(coach, lessonId);
         Look look = look(coach, lessonId, entry);
         if (!leaveOut && !look.rows().broken().isEmpty()) {
             ShotRows.Broken first = look.rows().broken().get(0);
@@ -118,7 +119,7 @@ public class ShotFiles {
 
     @Transactional
     void remove(Account coach, UUID file) {
-        shots.lessonOf(coach.id(), file).orElseThrow(() -> new NotFound("file"));
+        lessons.toChange(coach, shots.lessonOf(file).orElseThrow(() -> new NotFound("file")));
         shots.remove(file);
     }
 

@@ -1,10 +1,8 @@
 package app.hodegon.server.shots;
 
-import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.SHOT;
 import static app.hodegon.server.db.Tables.SHOT_FILE;
 import static app.hodegon.server.db.Tables.SHOT_SHAPE;
-import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.impl.DSL.avg;
 import static org.jooq.impl.DSL.count;
 import static org.jooq.impl.DSL.insertInto;
@@ -93,15 +91,11 @@ class ShotRepository {
                         row.value1().getTakenAt()));
     }
 
-    /** Of which lesson of this coach the file is. */
-    Optional<UUID> lessonOf(UUID coach, UUID file) {
+    /** Of which lesson the file is. */
+    Optional<UUID> lessonOf(UUID file) {
         return db.select(SHOT_FILE.LESSON_ID)
                 .from(SHOT_FILE)
-                .join(LESSON)
-                .on(LESSON.ID.eq(SHOT_FILE.LESSON_ID))
-                .join(STUDENT)
-                .on(STUDENT.ID.eq(LESSON.STUDENT_ID))
-                .where(SHOT_FILE.ID.eq(file).and(STUDENT.COACH_ID.eq(coach)))
+                .where(SHOT_FILE.ID.eq(file))
                 .fetchOptional(SHOT_FILE.LESSON_ID);
     }
 

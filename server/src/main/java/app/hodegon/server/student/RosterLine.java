@@ -9,6 +9,7 @@ import java.util.UUID;
  *
  * @param nextLesson of the running plan; null without one
  * @param hurt whether a drill is stopped for pain
+ * @param coach whose student it is, where the coach only stands in; null for an own one
  */
 record RosterLine(
         @NotNull UUID id,
@@ -19,4 +20,5 @@ record RosterLine(
         LocalDate lastLesson,
         LocalDate nextLesson,
         LocalDate lastPractice,
-        @NotNull boolean hurt) {}
+        @NotNull boolean hurt,
+        String coach) {}

@@ -10,6 +10,7 @@ import java.util.UUID;
  *
  * @param signedUp whether the student has an account
  * @param adult which adult knows that a junior practises, once said
+ * @param version how often what the coach knows was changed
  */
 public record StoredStudent(
         UUID id,
@@ -19,7 +20,8 @@ public record StoredStudent(
         String complaint,
         String units,
         Student profile,
-        Optional<String> adult) {
+        Optional<String> adult,
+        int version) {
 
     public Handedness hand() {
         return profile.hand();

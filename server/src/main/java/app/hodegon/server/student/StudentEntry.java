@@ -11,6 +11,7 @@ import app.hodegon.core.plan.Week;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.Plain;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
@@ -31,7 +32,7 @@ import java.util.stream.Collectors;
  * @param week minutes and place by weekday (mon to sun); days left out are free
  */
 public record StudentEntry(
-        @NotBlank @Size(max = 100) String name,
+        @NotBlank @Plain @Size(max = 100) String name,
         @NotNull @Size(max = 20) String handedness,
         @NotNull @Size(max = 20) String level,
         @NotNull @Size(max = 20) String ageBand,

@@ -50,16 +50,17 @@ class StudentRepository {
         this.clock = clock;
     }
 
-    Optional<StoredStudent> ofCoach(UUID coach, UUID id) {
-        return find(STUDENT.ID.eq(id).and(STUDENT.COACH_ID.eq(coach)));
-    }
-
     Optional<StoredStudent> ofAccount(UUID account) {
         return find(STUDENT.ACCOUNT_ID.eq(account));
     }
 
     Optional<StoredStudent> byId(UUID id) {
         return find(STUDENT.ID.eq(id));
+    }
+
+    /** Makes writers of this student's things wait for each other until the transaction ends. */
+    void lock(UUID student) {
+        db.selectOne().from(STUDENT).where(STUDENT.ID.eq(student)).forUpdate().fetch();
     }
 
     int ofCoachCount(UUID coach) {
@@ -80,7 +81,7 @@ class StudentRepository {
     }
 
     /** One line per student of this coach: what is needed to see who needs a look. */
-    List<RosterLine> roster(UUID coach) {
+    List<RosterLine> roster(UUID coach, Set<UUID> standingInFor) {
         Field<java.time.LocalDate> lastLesson =
                 field(select(max(LESSON.HELD_ON)).from(LESSON).where(LESSON.STUDENT_ID.eq(STUDENT.ID)));
         Field<java.time.LocalDate> lastPractice = field(select(max(PRACTICE_SESSION.PRACTICE_DAY))
@@ -99,11 +100,15 @@ class StudentRepository {
                         lastPractice.as("last_practice"),
                         stops.as("stops"),
                         PLAN.ID,
-                        PLAN.NEXT_LESSON)
+                        PLAN.NEXT_LESSON,
+                        STUDENT.COACH_ID,
+                        ACCOUNT.NAME)
                 .from(STUDENT)
+                .join(ACCOUNT)
+                .on(ACCOUNT.ID.eq(STUDENT.COACH_ID))
                 .leftJoin(PLAN)
                 .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
-                .where(STUDENT.COACH_ID.eq(coach))
+                .where(TaughtByCondition.of(coach, standingInFor))
                 .orderBy(STUDENT.NAME)
                 .fetch(row -> new RosterLine(
                         row.get(STUDENT.ID),
@@ -114,7 +119,8 @@ class StudentRepository {
                         row.get("last_lesson", java.time.LocalDate.class),
                         row.get(PLAN.NEXT_LESSON),
                         row.get("last_practice", java.time.LocalDate.class),
-                        row.get("stops", int.class) > 0));
+                        row.get("stops", int.class) > 0,
+                        row.get(STUDENT.COACH_ID).equals(coach) ? null : row.get(ACCOUNT.NAME)));
     }
 
     UUID add(UUID coach, String name, String complaint, String units, Student profile) {
@@ -132,6 +138,7 @@ class StudentRepository {
     void update(UUID id, String name, String complaint, String units, Student profile) {
         db.update(STUDENT)
                 .set(columns(name, complaint, units, profile))
+                .set(STUDENT.VERSION, STUDENT.VERSION.plus(1))
                 .where(STUDENT.ID.eq(id))
                 .execute();
         setWeek(id, profile.week());
@@ -165,6 +172,27 @@ class StudentRepository {
                         .execute());
     }
 
+    void changed(UUID student) {
+        db.update(STUDENT)
+                .set(STUDENT.VERSION, STUDENT.VERSION.plus(1))
+                .where(STUDENT.ID.eq(student))
+                .execute();
+    }
+
+    List<UUID> ids(UUID coach) {
+        return db.select(STUDENT.ID)
+                .from(STUDENT)
+                .where(STUDENT.COACH_ID.eq(coach))
+                .fetch(STUDENT.ID);
+    }
+
+    void move(UUID student, UUID toCoach) {
+        db.update(STUDENT)
+                .set(STUDENT.COACH_ID, toCoach)
+                .where(STUDENT.ID.eq(student))
+                .execute();
+    }
+
     void setAdult(UUID account, String adult) {
         db.update(STUDENT)
                 .set(STUDENT.ADULT, adult)
@@ -177,6 +205,13 @@ class StudentRepository {
                 .set(STUDENT.ACCOUNT_ID, account)
                 .where(STUDENT.ID.eq(student))
                 .execute();
+    }
+
+    Optional<UUID> accountOf(UUID student) {
+        return db.select(STUDENT.ACCOUNT_ID)
+                .from(STUDENT)
+                .where(STUDENT.ID.eq(student))
+                .fetchOptional(STUDENT.ACCOUNT_ID);
     }
 
     /** Replaces any earlier invitation of this student. */
@@ -230,7 +265,8 @@ class StudentRepository {
                 row.get(STUDENT.COMPLAINT),
                 row.get(STUDENT.UNITS),
                 profile,
-                Optional.ofNullable(row.get(STUDENT.ADULT)));
+                Optional.ofNullable(row.get(STUDENT.ADULT)),
+                row.get(STUDENT.VERSION));
     }
 
     private static <E extends Enum<E> & Identified> Set<E> set(Class<E> type, String[] ids) {

@@ -2,20 +2,21 @@ package app.hodegon.server.student;
 
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Accounts;
+import app.hodegon.server.account.Tokens;
 import app.hodegon.server.http.Conflict;
+import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
-import java.nio.charset.StandardCharsets;
-import java.security.MessageDigest;
-import java.security.NoSuchAlgorithmException;
-import java.security.SecureRandom;
+import app.hodegon.server.http.Stale;
 import java.time.Clock;
 import java.time.Duration;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.util.Base64;
-import java.util.HexFormat;
+import java.time.Period;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
 
 /** A coach's students, and how they get their accounts. */
@@ -23,28 +24,134 @@ import org.springframework.transaction.annotation.Transactional;
 public class Students {
 
     private static final Duration INVITATION_LASTS = Duration.ofDays(14);
-    private static final int TOKEN_BYTES = 24;
+    private static final Period LONGEST_STAND_IN = Period.ofYears(1);
 
     private final StudentRepository students;
+    private final StandInRepository standIns;
+    private final AccessLog accesses;
     private final Accounts accounts;
     private final Clock clock;
-    private final SecureRandom random = new SecureRandom();
 
-    Students(StudentRepository students, Accounts accounts, Clock clock) {
+    Students(
+            StudentRepository students,
+            StandInRepository standIns,
+            AccessLog accesses,
+            Accounts accounts,
+            Clock clock) {
         this.students = students;
+        this.standIns = standIns;
+        this.accesses = accesses;
         this.accounts = accounts;
         this.clock = clock;
     }
 
     List<RosterLine> roster(Account coach) {
-        return students.roster(coach.id());
+        return students.roster(coach.id(), standingInFor(coach.id()));
     }
 
     /**
-     * @throws NotFound if there is no such student of this coach
+     * A student whom this coach may see and teach: an own one, or one the coach stands in for, which is put on record.
+     *
+     * @throws NotFound if there is no such student
      */
     public StoredStudent ofCoach(Account coach, UUID id) {
-        return students.ofCoach(coach.id(), id).orElseThrow(() -> new NotFound("student"));
+        return students.byId(id).filter(s -> teaches(coach, s)).orElseThrow(() -> new NotFound("student"));
+    }
+
+    private boolean teaches(Account coach, StoredStudent student) {
+        if (student.coachId().equals(coach.id())) return true;
+        if (!standIns.standsIn(coach.id(), student.id(), LocalDate.now(clock))) return false;
+        accesses.used(coach.id(), student.id());
+        return true;
+    }
+
+    /** Whether this coach may see and teach a student. */
+    public boolean teaches(Account coach, UUID student) {
+        return students.byId(student).filter(s -> teaches(coach, s)).isPresent();
+    }
+
+    /**
+     * A student of this coach's own.
+     *
+     * @throws NotFound if there is no such student
+     */
+    public StoredStudent own(Account coach, UUID id) {
+        return students.byId(id)
+                .filter(s -> s.coachId().equals(coach.id()))
+                .orElseThrow(() -> new NotFound("student of your own"));
+    }
+
+    /** A student whom this coach may teach, for a change: writers wait for each other until the transaction ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public StoredStudent toChange(Account coach, UUID id) {
+        lock(id);
+        return ofCoach(coach, id);
+    }
+
+    /** Puts writers of this student's things in order, until the caller's transaction ends. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void lock(UUID id) {
+        students.lock(id);
+    }
+
+    /** Students of other coaches for whom this one stands in today. */
+    public Set<UUID> standingInFor(UUID coach) {
+        return standIns.students(coach, LocalDate.now(clock));
+    }
+
+    /** The coaches of those students. */
+    public Set<UUID> standingInForCoaches(UUID coach) {
+        return standIns.coaches(coach, LocalDate.now(clock));
+    }
+
+    List<StandIn> standIns(Account coach, UUID id) {
+        own(coach, id);
+        return standIns.of(id, LocalDate.now(clock));
+    }
+
+    @Transactional
+    List<StandIn> letStandIn(Account coach, UUID id, UUID other, LocalDate until) {
+        lock(id);
+        own(coach, id);
+        LocalDate today = LocalDate.now(clock);
+        if (other.equals(coach.id())) throw new Invalid("coachId", "This is your own student.");
+        accounts.coach(other).orElseThrow(() -> new NotFound("coach in this house"));
+        if (until.isBefore(today) || until.isAfter(today.plus(LONGEST_STAND_IN))) {
+            throw new Invalid("until", "The day must lie between today and a year from now.");
+        }
+        standIns.put(id, other, until);
+        return standIns.of(id, today);
+    }
+
+    /** Ends it at once, by the student's coach or by the one who stood in. */
+    @Transactional
+    void endStandIn(Account coach, UUID id, UUID other) {
+        lock(id);
+        if (!other.equals(coach.id())) own(coach, id);
+        if (standIns.end(id, other) == 0) throw new NotFound("coach who stands in");
+    }
+
+    List<Access> accesses(Account coach, UUID id) {
+        own(coach, id);
+        return standIns.accesses(id);
+    }
+
+    /** Gives a student to another coach, with all that belongs to it; nobody stands in for the new coach. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void move(UUID id, UUID toCoach) {
+        standIns.endAll(id);
+        students.move(id, toCoach);
+    }
+
+    /** What the coach knows of a student is another than it was. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void changed(UUID id) {
+        students.changed(id);
+    }
+
+    /** Ids of a coach's own students. */
+    public List<UUID> ownIds(UUID coach) {
+        return students.ids(coach);
     }
 
     public int count(Account coach) {
@@ -62,7 +169,9 @@ public class Students {
     }
 
     /** Which adult knows that this junior practises. */
+    @Transactional
     public void setAdult(Account account, String adult) {
+        lock(self(account).id());
         students.setAdult(account.id(), adult);
     }
 
@@ -74,8 +183,9 @@ public class Students {
     }
 
     @Transactional
-    StoredStudent update(Account coach, UUID id, StudentEntry entry) {
-        ofCoach(coach, id);
+    StoredStudent update(Account coach, UUID id, int seen, StudentEntry entry) {
+        StoredStudent now = toChange(coach, id);
+        if (now.version() != seen) throw new Stale(StudentController.StudentView.of(now));
         students.update(id, entry.name().strip(), entry.complaint().strip(), entry.units(), entry.profile());
         return ofCoach(coach, id);
     }
@@ -83,34 +193,35 @@ public class Students {
     /** A one-time token for the student's sign-up; an earlier one stops working. */
     @Transactional
     public String invite(Account coach, UUID id) {
-        if (ofCoach(coach, id).signedUp()) throw new Conflict("This student has an account already.");
-        byte[] bytes = new byte[TOKEN_BYTES];
-        random.nextBytes(bytes);
-        String token = Base64.getUrlEncoder().withoutPadding().encodeToString(bytes);
-        students.invite(id, hash(token), OffsetDateTime.now(clock).plus(INVITATION_LASTS));
+        lock(id);
+        if (own(coach, id).signedUp()) throw new Conflict("This student has an account already.");
+        String token = Tokens.make();
+        students.invite(id, Tokens.hash(token), OffsetDateTime.now(clock).plus(INVITATION_LASTS));
         return token;
     }
 
+    /** A one-time link with which a student who lost the password sets a new one. */
+    @Transactional
+    String passwordLink(Account coach, UUID id) {
+        lock(id);
+        own(coach, id);
+        return accounts.link(students.accountOf(id)
+                .orElseThrow(() -> new Conflict("This student has no account yet: send an invitation.")));
+    }
+
     StudentRepository.Invited invited(String token) {
-        return students.invited(hash(token)).orElseThrow(() -> new NotFound("invitation, or it was used already"));
+        return students.invited(Tokens.hash(token))
+                .orElseThrow(() -> new NotFound("invitation, or it was used already"));
     }
 
     /** Makes the invited student's account and uses the invitation up. */
     @Transactional
     public Account accept(String token, String email, String password) {
         StudentRepository.Invited invited = invited(token);
-        if (!students.useUp(hash(token))) throw new NotFound("invitation, or it was used already");
+        lock(invited.student());
+        if (!students.useUp(Tokens.hash(token))) throw new NotFound("invitation, or it was used already");
         Account account = accounts.add(email, password, Account.Role.STUDENT, invited.name());
         students.setAccount(invited.student(), account.id());
         return account;
-    }
-
-    private static String hash(String token) {
-        try {
-            return HexFormat.of()
-                    .formatHex(MessageDigest.getInstance("SHA-256").digest(token.getBytes(StandardCharsets.UTF_8)));
-        } catch (NoSuchAlgorithmException everyJavaHasIt) {
-            throw new IllegalStateException(everyJavaHasIt);
-        }
     }
 }

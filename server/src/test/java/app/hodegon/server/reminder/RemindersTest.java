@@ -3,6 +3,7 @@ package app.hodegon.server.reminder;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.contains;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
 import static org.mockito.Mockito.verify;
@@ -10,6 +11,7 @@ import static org.mockito.Mockito.when;
 
 import app.hodegon.server.mail.Outbox;
 import app.hodegon.server.storage.V8__planned_days;
+import app.hodegon.server.student.Students;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.ZoneOffset;
@@ -51,11 +53,13 @@ class RemindersTest {
                 .migrate();
         db = DSL.using(memory, SQLDialect.H2);
         String rows = """
-                insert into account values (random_uuid(), 'c@x.example', '', 'coach', 'C', current_timestamp);
-                insert into account values (random_uuid(), 's@x.example', '', 'student', 'S', current_timestamp);
-                insert into student select '%s', c.id, s.id, 'Sela Moor', 'right', 'club', 'adult', 'soft', 'metric', '',
-                    array[], array[], current_timestamp, null, null from account c, account s where c.role = 'coach' and s.role = 'student';
-                insert into lesson select random_uuid(), id, date '2026-03-01', '', array[], '', current_timestamp from student;
+                insert into account (id, email, password_hash, role, name, created_at) values (random_uuid(), 'c@x.example', '', 'coach', 'C', current_timestamp);
+                insert into account (id, email, password_hash, role, name, created_at) values (random_uuid(), 's@x.example', '', 'student', 'S', current_timestamp);
+                insert into student (id, coach_id, account_id, name, handedness, playing_level, age_band, shoes,
+                    units, complaint, flags, kit, created_at) select '%s', c.id, s.id, 'Sela Moor', 'right', 'club', 'adult', 'soft', 'metric', '',
+                    array[], array[], current_timestamp from account c, account s where c.role = 'coach' and s.role = 'student';
+                insert into lesson (id, student_id, held_on, note, focus, focus_reason, created_at)
+                    select random_uuid(), id, date '2026-03-01', '', array[], '', current_timestamp from student;
                 insert into plan select random_uuid(), student_id, id, date '2026-03-02', date '2026-03-15',
                     timestamp '2026-03-01 18:00:00+00', current_timestamp, 1 from lesson;
                 update student set running_plan = (select id from plan);
@@ -63,7 +67,7 @@ class RemindersTest {
                 insert into plan_day select id, date '2026-03-03', 60 from plan;
                 insert into plan_day select id, date '2026-03-14', 60 from plan""".formatted(STUDENT);
         for (String row : rows.split(";")) db.execute(row);
-        reminders = new Reminders(new ReminderRepository(db, clock), outbox, clock);
+        reminders = new Reminders(new ReminderRepository(db, clock), mock(Students.class), outbox, clock);
         reminders.set(STUDENT, Optional.of(17));
     }
 

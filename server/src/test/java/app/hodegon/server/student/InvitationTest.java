@@ -39,22 +39,28 @@ class InvitationTest {
     private StudentRepository repository;
 
     @Mock
+    private StandInRepository standIns;
+
+    @Mock
+    private AccessLog accesses;
+
+    @Mock
     private Accounts accounts;
 
     private Students students;
 
     @BeforeEach
     void setUp() {
-        students = new Students(repository, accounts, NOON);
+        students = new Students(repository, standIns, accesses, accounts, NOON);
     }
 
     private static StoredStudent student(boolean signedUp) {
-        return new StoredStudent(STUDENT, COACH.id(), signedUp, "Name", "", "metric", null, Optional.empty());
+        return new StoredStudent(STUDENT, COACH.id(), signedUp, "Name", "", "metric", null, Optional.empty(), 0);
     }
 
     @Test
     void onlyTheHashIsStoredAndItExpires() {
-        when(repository.ofCoach(COACH.id(), STUDENT)).thenReturn(Optional.of(student(false)));
+        when(repository.byId(STUDENT)).thenReturn(Optional.of(student(false)));
         String token = students.invite(COACH, STUDENT);
         ArgumentCaptor<String> stored = ArgumentCaptor.forClass(String.class);
         verify(repository).invite(eq(STUDENT), stored.capture(), eq(OffsetDateTime.parse("2026-12-15T12:00:00Z")));
@@ -63,7 +69,7 @@ class InvitationTest {
 
     @Test
     void whoHasAnAccountIsNotInvitedAgain() {
-        when(repository.ofCoach(COACH.id(), STUDENT)).thenReturn(Optional.of(student(true)));
+        when(repository.byId(STUDENT)).thenReturn(Optional.of(student(true)));
         assertThatThrownBy(() -> students.invite(COACH, STUDENT)).isInstanceOf(Conflict.class);
     }
 

@@ -40,6 +40,11 @@ export function shortDay(day: string): string {
   return noon(day).toLocaleDateString(undefined, { weekday: "short", day: "numeric", month: "short" });
 }
 
+/** A day and time of day, as the reader writes them. */
+export function moment(at: string): string {
+  return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+}
+
 export function weekdayLetter(day: string): string {
   return noon(day).toLocaleDateString(undefined, { weekday: "narrow" });
 }

@@ -1,17 +1,17 @@
-package app.hodegon.server.demo;
+package app.hodegon.server.account;
 
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 
-/** The accounts shown on the demo's sign-in page. */
-public interface DemoAccounts {
+/** Accounts to try, shown on the sign-in page of an installation that has some. */
+public interface SampleAccounts {
 
-    record DemoAccount(
+    record SampleAccount(
             @NotNull String who,
             @NotNull String email,
             @NotNull String password) {}
 
-    List<DemoAccount> list();
+    List<SampleAccount> list();
 
     /** How far the demo's day was moved on. */
     int daysAhead();

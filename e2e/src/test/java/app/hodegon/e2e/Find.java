@@ -1,0 +1,33 @@
+package app.hodegon.e2e;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.Page.GetByLabelOptions;
+import com.microsoft.playwright.Page.GetByRoleOptions;
+import com.microsoft.playwright.options.AriaRole;
+
+/** What somebody looks for on a page, by its whole name. */
+final class Find {
+
+    private Find() {}
+
+    static Locator button(Page page, String name) {
+        return named(page, AriaRole.BUTTON, name);
+    }
+
+    static Locator link(Page page, String name) {
+        return named(page, AriaRole.LINK, name);
+    }
+
+    static Locator heading(Page page, String name) {
+        return named(page, AriaRole.HEADING, name);
+    }
+
+    static Locator field(Page page, String label) {
+        return page.getByLabel(label, new GetByLabelOptions().setExact(true));
+    }
+
+    private static Locator named(Page page, AriaRole role, String name) {
+        return page.getByRole(role, new GetByRoleOptions().setName(name).setExact(true));
+    }
+}

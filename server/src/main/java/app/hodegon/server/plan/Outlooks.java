@@ -1,0 +1,49 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.plan.Plan;
+import app.hodegon.core.practice.Forecast;
+import app.hodegon.server.drill.Drills;
+import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.Students;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.Map;
+import org.springframework.stereotype.Service;
+
+/** What is to be expected of a plan, after what was practised. */
+@Service
+class Outlooks {
+
+    /** Practice from so many days back tells where a student stands. */
+    private static final int MEMORY = 90;
+
+    private final Students students;
+    private final PracticeLog practice;
+    private final Drills drills;
+    private final Clock clock;
+
+    Outlooks(Students students, PracticeLog practice, Drills drills, Clock clock) {
+        this.students = students;
+        this.practice = practice;
+        this.drills = drills;
+        this.clock = clock;
+    }
+
+    /** The chance of each step of a plan that begins on that day. */
+    Map<Plan.Step, Forecast.Outlook> of(StoredStudent student, Plan plan, LocalDate begins, LocalDate today) {
+        return Forecast.of(
+                plan,
+                student.profile().level(),
+                drills.of(student.coachId()),
+                new Forecast.History(
+                        practice.since(student.id(), begins.minusDays(MEMORY)), practice.ladder(student.id()), today));
+    }
+
+    /** A plan the student has, with the chances as they are now. */
+    StoredPlan with(StoredPlan plan) {
+        if (!plan.assigned()) return plan;
+        StoredStudent student = students.byId(plan.studentId());
+        return plan.with(plan.plan().with(of(student, plan.plan().toPlan(), plan.from(), LocalDate.now(clock))));
+    }
+}

@@ -1,0 +1,154 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.plan.Plan;
+import app.hodegon.core.plan.PlanRequest;
+import app.hodegon.core.plan.Planner;
+import app.hodegon.core.plan.Week;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.drill.Drills;
+import app.hodegon.server.http.Conflict;
+import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.NotFound;
+import app.hodegon.server.http.Stale;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.StudentChanged;
+import app.hodegon.server.student.StudentEntry;
+import app.hodegon.server.student.Students;
+import java.util.List;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.function.UnaryOperator;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Propagation;
+import org.springframework.transaction.annotation.Transactional;
+
+/** Plans drafted, changed by their terms, and laid again. */
+@Service
+public class PlanDrafts {
+
+    private static final double SMALLER = 0.6;
+
+    private final PlanRepository plans;
+    private final Plans found;
+    private final Lessons lessons;
+    private final Students students;
+    private final Drills drills;
+    private final PlanRequests requests;
+    private final Outlooks outlooks;
+    private final ApplicationEventPublisher events;
+
+    PlanDrafts(
+            PlanRepository plans,
+            Plans found,
+            Lessons lessons,
+            Students students,
+            Drills drills,
+            PlanRequests requests,
+            Outlooks outlooks,
+            ApplicationEventPublisher events) {
+        this.plans = plans;
+        this.found = found;
+        this.lessons = lessons;
+        this.students = students;
+        this.drills = drills;
+        this.requests = requests;
+        this.outlooks = outlooks;
+        this.events = events;
+    }
+
+    /**
+     * A draft for this lesson's focus; replaces the lesson's earlier draft. Once the student has a plan, what lies
+     * behind stays as it was and only the days from today on are laid again.
+     */
+    @Transactional
+    public StoredPlan draft(Account coach, UUID lessonId, PlanTerms terms) {
+        StoredLesson lesson = lessons.toChange(coach, lessonId);
+        return found.ofCoach(coach, lay(students.ofCoach(coach, lesson.studentId()), lesson, terms));
+    }
+
+    /**
+     * The same, if the lesson's plan is still what the coach saw.
+     *
+     * @param seen the version of the plan that the terms are based on; 0 before the first
+     */
+    @Transactional
+    StoredPlan draft(Account coach, UUID lessonId, int seen, PlanTerms terms) {
+        if (lessons.toChange(coach, lessonId).planVersion() != seen) {
+            throw new Stale(found.ofLesson(coach, lessonId).orElseThrow(() -> new Conflict("The draft was given up.")));
+        }
+        return draft(coach, lessonId, terms);
+    }
+
+    /** A draft from terms that are first changed by what the last plan taught. */
+    @Transactional
+    public StoredPlan draft(Account coach, UUID lessonId, PlanTerms terms, UnaryOperator<PlanRequest> refit) {
+        StoredLesson lesson = lessons.toChange(coach, lessonId);
+        if (plans.assignedOfLesson(lessonId).isPresent()) {
+            throw new Conflict("The student has the plan of this lesson already: change it there.");
+        }
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        PlanRequest asked = requests.of(student, lesson, terms, Optional.empty());
+        return found.ofCoach(coach, lay(student, lesson, terms.with(asked, refit.apply(asked))));
+    }
+
+    private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
+        Optional<StoredPlan> running = plans.assignedOfLesson(lesson.id());
+        PlanRequest request = requests.of(student, lesson, terms, running);
+        Planner planner = new Planner(drills.of(student.coachId()));
+        Plan plan = Invalid.in("edits", () -> planner.plan(request));
+        PlanView view = PlanView.of(
+                plan,
+                outlooks.of(student, plan, request.from(), request.from()),
+                planner.expectedGates(request, plan),
+                running.map(r -> r.daysBefore(request.from())).orElse(List.of()));
+        lessons.planChanged(lesson.id());
+        return plans.add(student.id(), lesson.id(), terms, view);
+    }
+
+    /**
+     * Lays what is left of a running plan again from its own terms or others, and hands it over at once; what happened
+     * stays as it was. Nothing is done while the coach has a draft of that lesson open, nor when every day lies behind,
+     * nor when nothing would change.
+     *
+     * @param reason kept with what changed, for coach and student
+     * @param terms from the running plan's terms to the new ones
+     * @return whether the plan changed
+     */
+    @Transactional(propagation = Propagation.REQUIRES_NEW)
+    public boolean layAgain(UUID planId, String reason, UnaryOperator<PlanTerms> terms) {
+        students.lock(assigned(planId).studentId());
+        StoredPlan running = assigned(planId);
+        if (plans.ofLesson(running.lessonId()).filter(p -> !p.assigned()).isPresent()) return false;
+        StoredStudent student = students.byId(running.studentId());
+        PlanTerms changed = terms.apply(running.terms());
+        if (requests.isOver(running, changed)) return false;
+        UUID draft = lay(student, lessons.byId(running.lessonId()), changed);
+        StoredPlan laid = plans.byId(draft).orElseThrow();
+        List<String> changes = running.differenceTo(laid, drills.of(student.coachId()));
+        if (changes.isEmpty()) {
+            plans.drop(draft);
+            return false;
+        }
+        plans.takeOver(planId, laid);
+        plans.remember(planId, running.revision() + 1, reason, changes);
+        events.publishEvent(new StudentChanged(student.id()));
+        return true;
+    }
+
+    private StoredPlan assigned(UUID planId) {
+        return plans.byId(planId).filter(StoredPlan::assigned).orElseThrow(() -> new NotFound("plan"));
+    }
+
+    /** The same terms with about 60 % of each day's minutes. */
+    PlanTerms smaller(UUID planId, PlanTerms terms) {
+        Week week = terms.week() == null
+                ? students.byId(plans.byId(planId).orElseThrow().studentId())
+                        .profile()
+                        .week()
+                : StudentEntry.week(terms.week());
+        return terms.with(StudentEntry.slots(week.scaled(SMALLER)));
+    }
+}

@@ -1,0 +1,102 @@
+package app.hodegon.server.plan;
+
+import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.plan.PlanRequest;
+import app.hodegon.core.plan.Student;
+import app.hodegon.core.plan.Week;
+import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.server.drill.Drills;
+import app.hodegon.server.gate.StudentGates;
+import app.hodegon.server.http.Conflict;
+import app.hodegon.server.http.Invalid;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.practice.PracticeLog;
+import app.hodegon.server.student.StoredStudent;
+import app.hodegon.server.student.StudentEntry;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.util.List;
+import java.util.Optional;
+import java.util.Set;
+import org.springframework.stereotype.Service;
+
+/** What the planner is asked for a lesson: the student, what was found, and the coach's terms. */
+@Service
+class PlanRequests {
+
+    private final Lessons lessons;
+    private final PracticeLog practice;
+    private final Drills drills;
+    private final StudentGates gates;
+    private final Clock clock;
+
+    PlanRequests(Lessons lessons, PracticeLog practice, Drills drills, StudentGates gates, Clock clock) {
+        this.lessons = lessons;
+        this.practice = practice;
+        this.drills = drills;
+        this.gates = gates;
+        this.clock = clock;
+    }
+
+    /**
+     * @param running the plan of this lesson that the student has: what lies behind stays as it was
+     */
+    PlanRequest of(StoredStudent student, StoredLesson lesson, PlanTerms terms, Optional<StoredPlan> running) {
+        if (lesson.focus().isEmpty()) throw new Conflict("Choose what to work on first.");
+        if (terms.from().isBefore(lesson.heldOn())) {
+            throw new Invalid("from", "A plan cannot begin before its lesson.");
+        }
+        Diagnosis diagnosis = lessons.diagnose(lesson, student);
+        Student profile = student.profile();
+        Week week = terms.week() == null ? profile.week() : StudentEntry.week(terms.week());
+        List<Fault> focus = terms.firstFaultOnly() ? lesson.focus().subList(0, 1) : lesson.focus();
+        LocalDate from = running.map(r -> firstOpenDay(r, terms.from())).orElse(terms.from());
+        if (!terms.nextLesson().isAfter(from)) {
+            throw new Invalid("nextLesson", "Every day of this plan lies behind: set a later next lesson.");
+        }
+        DrillLibrary library = drills.of(student.coachId());
+        Student withHistory = new Student(
+                profile.hand(),
+                profile.level(),
+                profile.age(),
+                profile.flags(),
+                profile.kit(),
+                week,
+                profile.shoes(),
+                practice.ladder(student.id()).done().stream()
+                        .filter(d -> library.has(d.drill()))
+                        .toList());
+        return Invalid.in(
+                "nextLesson",
+                () -> new PlanRequest(
+                        withHistory,
+                        lesson.approach(),
+                        focus.stream()
+                                .map(f ->
+                                        new PlanRequest.Focus(f, diagnosis.of(f).grade()))
+                                .toList(),
+                        Set.copyOf(diagnosis.likely()),
+                        from,
+                        terms.nextLesson(),
+                        Set.copyOf(practice.stopped(student.id())),
+                        terms.toEdits().from(from).with(gates.of(student.id()))));
+    }
+
+    /** Today, or the day after the last one practised; never before the plan begins. */
+    private LocalDate firstOpenDay(StoredPlan running, LocalDate from) {
+        LocalDate practised = practice.ofPlan(running.id()).stream()
+                .map(PracticeSession::day)
+                .max(LocalDate::compareTo)
+                .orElse(LocalDate.MIN);
+        LocalDate today = LocalDate.now(clock);
+        LocalDate open = practised.isBefore(today) ? today : practised.plusDays(1);
+        return open.isAfter(from) ? open : from;
+    }
+
+    boolean isOver(StoredPlan running, PlanTerms terms) {
+        return !terms.nextLesson().isAfter(firstOpenDay(running, terms.from()));
+    }
+}

@@ -1,0 +1,211 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import java.time.LocalDate;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Several coaches in one house. */
+@OwnServer
+@ExtendWith(RunningServer.class)
+class AcademyTest {
+
+    private Client owner;
+    private Client second;
+
+    @BeforeEach
+    void signIn(Client owner, Client second) {
+        this.owner = owner.coach();
+        this.second = second.signIn("second@demo.example", "demo-coach");
+    }
+
+    private static String id(Client coach) {
+        return coach.get("/api/academy")
+                .expect(200)
+                .body()
+                .path("coaches")
+                .valueStream()
+                .filter(c -> c.path("you").asBoolean())
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asString();
+    }
+
+    /** A coach who joined by invitation. */
+    private Client joined(String name) {
+        String token = owner.post("/api/academy/invitations", "{\"name\":\"%s\"}".formatted(name))
+                .expect(201)
+                .body()
+                .path("token")
+                .asString();
+        Client coach = owner.fresh();
+        coach.get("/api/session").expect(200);
+        assertThat(coach.get("/api/coach-invitations/" + token)
+                        .expect(200)
+                        .body()
+                        .path("by")
+                        .asString())
+                .isEqualTo("Tamsin Harrow");
+        String account = "{\"name\":\"%s\",\"email\":\"%s@x.example\",\"password\":\"a-long-word\"}"
+                .formatted(name, name.toLowerCase());
+        coach.post("/api/coach-invitations/" + token, account).expect(201);
+        coach.get("/api/session").expect(200);
+        Client late = owner.fresh();
+        late.get("/api/session");
+        late.post("/api/coach-invitations/" + token, account).refused(404);
+        return coach;
+    }
+
+    @Test
+    void onlyTheOwnerInvitesAndLooksAtTheInstallation() {
+        assertThat(owner.get("/api/session").body().at("/account/owner").asBoolean())
+                .isTrue();
+        second.post("/api/academy/invitations", "{\"name\":\"X\"}").refused(403);
+        second.get("/api/health").refused(404);
+        JsonNode health = owner.get("/api/health").expect(200).body();
+        assertThat(health.path("schema").asString()).isEqualTo("12");
+        assertThat(health.path("freeBytes").asLong()).isPositive();
+        Client anybody = owner.fresh();
+        assertThat(anybody.get("/health").expect(200).body().toString()).isEqualTo("{\"status\":\"up\"}");
+    }
+
+    @Test
+    void aStandInTeachesUntilTheDayAndIsOnRecord() {
+        String student = owner.student("Petra Lund");
+        String lesson = owner.get("/api/students/" + student + "/thread")
+                .body()
+                .at("/knots/0/lessonId")
+                .asString();
+        second.get("/api/students/" + student).refused(404);
+        second.get("/api/lessons/" + lesson).refused(404);
+        String grant = "{\"coachId\":\"%s\",\"until\":\"%s\"}";
+        String path = "/api/students/" + student + "/stand-ins";
+        owner.post(path, grant.formatted(id(second), LocalDate.now().minusDays(1)))
+                .refused(422);
+        owner.post(path, grant.formatted(id(owner), LocalDate.now())).refused(422);
+        owner.post(path, grant.formatted(id(second), LocalDate.now())).expect(200);
+
+        second.get("/api/students/" + student).expect(200);
+        JsonNode entry = second.get("/api/lessons/" + lesson).expect(200).body();
+        second.put("/api/lessons/" + lesson + "/entry", entry.path("entry").toString())
+                .expect(200);
+        assertThat(second.get("/api/students").body().toString()).contains("Petra Lund", "Tamsin Harrow");
+        second.get("/api/students/" + student + "/record").refused(404);
+        second.post("/api/students/" + student + "/erasure", "{\"name\":\"Petra Lund\"}")
+                .refused(404);
+        second.post(path, grant.formatted(id(owner), LocalDate.now())).refused(404);
+        second.get("/api/students/" + student + "/accesses").refused(404);
+
+        JsonNode log =
+                owner.get("/api/students/" + student + "/accesses").expect(200).body();
+        assertThat(log.findValuesAsString("what")).contains("looked", "changed");
+        assertThat(log.findValuesAsString("place")).contains("student", "lesson");
+        assertThat(log.findValuesAsString("coach")).containsOnly("Joren Aldwick");
+
+        owner.delete(path + "/" + id(second)).expect(204);
+        second.get("/api/lessons/" + lesson).refused(404);
+        assertThat(second.get("/api/students").body().toString()).doesNotContain("Petra Lund");
+    }
+
+    @Test
+    void aStudentChangesHandsWithTheHistoryOnceBothAgree() {
+        Client third = joined("Maren");
+        String student = second.get("/api/students").body().at("/0/id").asString();
+        String thread = "/api/students/" + student + "/thread";
+        int lessons = second.get(thread).expect(200).body().path("knots").size();
+        String offer = "{\"coachId\":\"%s\",\"words\":\"You know juniors.\"}".formatted(id(third));
+        owner.put("/api/students/" + student + "/handover", offer).refused(404);
+        second.put("/api/students/" + student + "/handover", offer).expect(200);
+        second.get(thread).expect(200);
+        third.get(thread).refused(404);
+        assertThat(third.get("/api/academy").body().path("handovers").toString())
+                .contains("You know juniors.");
+        owner.post("/api/students/" + student + "/handover/acceptance", null).refused(404);
+        third.post("/api/students/" + student + "/handover/acceptance", null).expect(204);
+        second.get(thread).refused(404);
+        assertThat(third.get(thread).expect(200).body().path("knots").size()).isEqualTo(lessons);
+        assertThat(third.get("/api/academy").body().path("handovers")).isEmpty();
+
+        // Back again, declined first.
+        String back = "{\"coachId\":\"%s\",\"words\":\"\"}".formatted(id(second));
+        third.put("/api/students/" + student + "/handover", back).expect(200);
+        second.delete("/api/students/" + student + "/handover").expect(204);
+        second.post("/api/students/" + student + "/handover/acceptance", null).refused(404);
+        third.put("/api/students/" + student + "/handover", back).expect(200);
+        second.post("/api/students/" + student + "/handover/acceptance", null).expect(204);
+    }
+
+    @Test
+    void whoLeavesHandsOverFirstAndIsSignedOut() {
+        Client leaving = joined("Ilse");
+        String id = id(leaving);
+        leaving.post("/api/students", StudentsTest.form("Ada Wright")).expect(201);
+        leaving.delete("/api/academy/coaches/" + id).refused(409);
+        second.delete("/api/academy/coaches/" + id).refused(403);
+        owner.delete("/api/academy/coaches/" + id(owner)).refused(409);
+        assertThat(owner.post("/api/academy/coaches/" + id + "/handovers", "{\"coachId\":\"%s\"}".formatted(id(second)))
+                        .expect(200)
+                        .body()
+                        .path("students")
+                        .asInt())
+                .isEqualTo(1);
+        String student =
+                second.get("/api/academy").body().at("/handovers/0/studentId").asString();
+        second.post("/api/students/" + student + "/handover/acceptance", null).expect(204);
+        owner.delete("/api/academy/coaches/" + id).expect(204);
+        leaving.get("/api/students").refused(401);
+        leaving.get("/api/session");
+        leaving.post("/api/session", "{\"email\":\"ilse@x.example\",\"password\":\"a-long-word\"}")
+                .refused(401);
+    }
+
+    @Test
+    void theHouseCanChangeItsOwner() {
+        second.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id(second)))
+                .refused(403);
+        owner.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id(second)))
+                .expect(204);
+        owner.get("/api/health").refused(404);
+        second.get("/api/health").expect(200);
+        second.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id(owner)))
+                .expect(204);
+    }
+
+    @Test
+    void drillsAndStartingPointsAreShared() {
+        JsonNode drill = owner.get("/api/drills/disc-turn/file").expect(200).body();
+        String own = drill.toString().replace("\"disc-turn\"", "\"plate-turn\"");
+        owner.post("/api/drills/own", own).expect(200);
+        assertThat(second.get("/api/drills/shared").body().path("others")).isEmpty();
+        owner.put("/api/drills/own/plate-turn/shared", "{\"shared\":true}").expect(204);
+        JsonNode shared = second.get("/api/drills/shared").expect(200).body();
+        assertThat(shared.at("/others/0/id").asString()).isEqualTo("plate-turn");
+        String copy = "/api/drills/shared/" + shared.at("/others/0/coachId").asString() + "/plate-turn/copy";
+        second.post(copy, null).expect(204);
+        second.post(copy, null).refused(409);
+        owner.delete("/api/drills/own/plate-turn").expect(204);
+        second.get("/api/drills/plate-turn/file").expect(200);
+        second.delete("/api/drills/own/plate-turn").expect(204);
+
+        String student = owner.student("Bram Ellery");
+        JsonNode knots =
+                owner.get("/api/students/" + student + "/thread").body().path("knots");
+        String lesson = knots.get(0).path("lessonId").asString();
+        JsonNode template = owner.post(
+                        "/api/templates", "{\"lessonId\":\"%s\",\"name\":\"Sway in a fortnight\"}".formatted(lesson))
+                .expect(201)
+                .body();
+        String path = "/api/templates/" + template.path("id").asString();
+        assertThat(second.get("/api/templates").body()).isEmpty();
+        second.put(path + "/shared", "{\"shared\":true}").refused(404);
+        owner.put(path + "/shared", "{\"shared\":true}").expect(204);
+        assertThat(second.get("/api/templates").body().at("/0/coach").asString())
+                .isEqualTo("Tamsin Harrow");
+        second.delete(path).refused(404);
+        owner.delete(path).expect(204);
+    }
+}

@@ -1,0 +1,165 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.hodegon.server.OpenApi.Endpoint;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Random;
+import java.util.Set;
+import java.util.UUID;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Every endpoint of the published API, by everybody, with others' ids and with nonsense. */
+@OwnServer
+@ExtendWith(RunningServer.class)
+class EveryEndpointTest {
+
+    /** To be reached without an account. */
+    private static final Set<String> OPEN = Set.of(
+            "/health",
+            "/error",
+            "/api/session",
+            "/api/first-coach",
+            "/api/forgotten-password",
+            "/api/invitations/{token}",
+            "/api/coach-invitations/{token}",
+            "/api/password-links/{token}");
+
+    /** Names of the first coach's students: whoever is not theirs must not read them. */
+    private static final List<String> SECRET = List.of("Ellery", "Petra", "Lund");
+
+    private static final int NONSENSE = 3000;
+    private static final int SLOWEST_MILLISECONDS = 2000;
+
+    private final OpenApi api = OpenApi.committed();
+
+    /** What the first coach's things are called in addresses. */
+    private static Map<String, String> ids(Client owner) {
+        String student = owner.student("Bram Ellery");
+        JsonNode knots =
+                owner.get("/api/students/" + student + "/thread").body().path("knots");
+        String lesson = knots.get(0).path("lessonId").asString();
+        String plan = owner.get("/api/lessons/" + lesson + "/plan")
+                .expect(200)
+                .body()
+                .path("id")
+                .asString();
+        String session = owner.get("/api/students/" + student + "/practice")
+                .body()
+                .at("/sessions/0/id")
+                .asString();
+        Map<String, String> ids = new HashMap<>();
+        ids.put("id", student);
+        ids.put("studentId", student);
+        ids.put("lessonId", lesson);
+        ids.put("planId", plan);
+        ids.put("session", session);
+        ids.put("coachId", UUID.randomUUID().toString());
+        ids.put("first", lesson);
+        ids.put("second", lesson);
+        ids.put("fault", "sway");
+        ids.put("rung", "feel");
+        ids.put("drill", "disc-turn");
+        ids.put("date", "2026-12-01");
+        ids.put("against", "centred");
+        ids.put("degrees", "3");
+        ids.put("wanted", "straight");
+        return ids;
+    }
+
+    /** {@code {id}} stands for another thing under each address. */
+    private static Map<String, String> ids(Map<String, String> all, Endpoint endpoint) {
+        Map<String, String> ids = new HashMap<>(all);
+        if (endpoint.path().startsWith("/api/lessons/")) ids.put("id", all.get("lessonId"));
+        if (endpoint.path().startsWith("/api/plans/")) ids.put("id", all.get("planId"));
+        if (endpoint.path().startsWith("/api/drills/")) ids.put("id", "disc-turn");
+        return ids;
+    }
+
+    private Client.Answer send(Client client, Endpoint endpoint, String address, String body) {
+        return switch (endpoint.method()) {
+            case "GET" -> client.get(address);
+            case "DELETE" -> client.delete(address);
+            case "PUT" -> client.put(address, body, 0);
+            default -> client.post(address, body);
+        };
+    }
+
+    @Test
+    void nobodyGetsAtWhatIsNotTheirs(Client owner, Client second, Client student, Client nobody) {
+        Map<String, String> ids = ids(owner.coach());
+        second.signIn("second@demo.example", "demo-coach");
+        student.student();
+        nobody.get("/api/session").expect(200);
+        Random random = new Random(1);
+        for (Endpoint endpoint : api.endpoints()) {
+            String address = endpoint.at(ids(ids, endpoint), "none");
+            String body = endpoint.body() == null
+                    ? null
+                    : api.sound(endpoint.body(), random, 0).toString();
+            boolean open = OPEN.contains(endpoint.path());
+            boolean forStudents = endpoint.path().startsWith("/api/me");
+            boolean forBoth = endpoint.path().startsWith("/api/account")
+                    || endpoint.path().equals("/api/catalogue");
+            if (!open) {
+                assertThat(send(nobody, endpoint, address, body).status())
+                        .as(endpoint + " by nobody")
+                        .isEqualTo(401);
+            }
+            if (!open && !forStudents && !forBoth) {
+                assertThat(send(student, endpoint, address, body).status())
+                        .as(endpoint + " by a student")
+                        .isEqualTo(403);
+            }
+            if (endpoint.method().equals("DELETE") && (open || forBoth)) continue;
+            Client.Answer answer = send(second, endpoint, address, body);
+            assertThat(answer.status()).as(endpoint + " by another coach").isLessThan(500);
+            if (endpoint.path().matches(".*\\{(id|studentId|lessonId|planId)}.*")
+                    && !endpoint.path().startsWith("/api/drills/")) {
+                assertThat(answer.status())
+                        .as(endpoint + " by another coach with ids of the first")
+                        .isGreaterThanOrEqualTo(400);
+            }
+            if (!endpoint.path().equals("/api/session")) {
+                assertThat(answer.body().toString()).as(endpoint.toString()).doesNotContain(SECRET);
+            }
+        }
+        assertThat(owner.get("/api/students").expect(200).body().toString()).contains("Bram Ellery");
+    }
+
+    @Test
+    void nonsenseIsRefusedQuickly(Client second, Client student) {
+        long seed = Long.getLong("nonsense.seed", System.nanoTime());
+        System.out.println("EveryEndpointTest: -Dnonsense.seed=" + seed);
+        Random random = new Random(seed);
+        List<Endpoint> endpoints = api.endpoints();
+        List<String> odd =
+                List.of("none", "-1", "%00", "99999999999999999999", "..%2f", "%F0%9F%8F%8C", "a".repeat(300));
+        for (int i = 0; i < NONSENSE; i++) {
+            if (i % 100 == 0) {
+                second.signIn("second@demo.example", "demo-coach");
+                student.student();
+            }
+            Endpoint endpoint = endpoints.get(random.nextInt(endpoints.size()));
+            Client client = endpoint.path().startsWith("/api/me") ? student : second;
+            if (endpoint.path().equals("/api/session") && !endpoint.method().equals("GET")) continue;
+            String otherwise = random.nextBoolean()
+                    ? odd.get(random.nextInt(odd.size()))
+                    : new UUID(random.nextLong(), random.nextLong()).toString();
+            String address = endpoint.at(Map.of(), otherwise);
+            String body = endpoint.body() == null
+                    ? null
+                    : api.broken(api.sound(endpoint.body(), random, 0), random).toString();
+            long began = System.nanoTime();
+            Client.Answer answer = send(client, endpoint, address, body);
+            long took = (System.nanoTime() - began) / 1_000_000;
+            String what = "seed " + seed + ", request " + i + ": " + endpoint + " at " + address + " with " + body;
+            assertThat(answer.status()).as(what).isLessThan(500);
+            assertThat(took).as(what).isLessThan(SLOWEST_MILLISECONDS);
+        }
+    }
+}
