@@ -1,8 +1,9 @@
 import { createSyncStoragePersister } from "@tanstack/query-sync-storage-persister";
-import { type Query, QueryClient } from "@tanstack/react-query";
+import type { Query } from "@tanstack/react-query";
 import type { PersistQueryClientOptions } from "@tanstack/react-query-persist-client";
 import { moveToday } from "@/calendar/dates";
 import { Problem } from "./client";
+import { FreshClient } from "./FreshClient";
 import { queries } from "./queries";
 import type { Session } from "./types";
 
@@ -14,7 +15,7 @@ const DAYS_KEPT = 60;
 /** What a student's phone needs without a signal. */
 const KEPT = ["session", "me", "catalogue", "own-notes"];
 
-export const client = new QueryClient({
+export const client = new FreshClient({
   defaultOptions: {
     queries: {
       staleTime: 10_000,
