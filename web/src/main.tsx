@@ -5,6 +5,7 @@ import { createBrowserRouter, Navigate, RouterProvider } from "react-router";
 import { client, keeping, restored } from "./api/keeping";
 import { FirstCoachPage } from "./features/account/FirstCoachPage";
 import { Home, OnlyFor } from "./features/account/OnlyFor";
+import { LeftBehind } from "./features/lesson/LeftBehind";
 import { SignInPage } from "./features/account/SignInPage";
 import { Loading } from "./ui/Notice";
 import { NotFoundPage } from "./ui/NotFoundPage";
@@ -53,7 +54,7 @@ const router = createBrowserRouter([
   { path: "/forgotten", element: <ForgottenPage /> },
   { path: "/password/:token", element: <PasswordLinkPage /> },
   {
-    element: <OnlyFor role="coach" />,
+    element: <OnlyFor role="coach" above={<LeftBehind />} />,
     children: [
       { path: "/day", element: <DayPage /> },
       { path: "/account", element: <AccountPage /> },

@@ -1,3 +1,5 @@
+import { signedOut } from "./signedOut";
+
 /** What the server refused and why, in words that can be shown. */
 export class Problem extends Error {
   constructor(
@@ -24,38 +26,58 @@ function csrfToken(): string {
   return decodeURIComponent(/(?:^|; )XSRF-TOKEN=([^;]*)/.exec(document.cookie)?.[1] ?? "");
 }
 
-async function send<T>(method: string, path: string, body?: unknown, seen?: number): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(path, {
-      method,
-      headers: {
-        Accept: "application/json",
-        ...(body === undefined ? {} : { "Content-Type": "application/json" }),
-        ...(method === "GET" ? {} : { "X-XSRF-TOKEN": csrfToken() }),
-        ...(seen === undefined ? {} : { "If-Match": `"${seen}"` }),
-      },
-      body: body === undefined ? undefined : JSON.stringify(body),
-    });
-  } catch {
-    throw new Problem(0, "No connection. Try again when there is a signal.");
-  }
-  const text = await response.text();
+/**
+ * How something is sent.
+ *
+ * @property seen the version that the change is based on, where what is changed has one
+ * @property save the save's own name, by which it is found again if its answer is lost
+ * @property byItself nobody is asked to sign in for it
+ */
+type How = { seen?: number; save?: string; byItself?: boolean };
+
+async function send<T>(method: string, path: string, body?: unknown, how: How = {}): Promise<T> {
+  let answer = await ask(method, path, body, how);
+  // Whoever was signed out in the middle signs in on the spot, and what was asked goes through.
+  if (answer.status === 401 && !OPEN_TO_ALL.test(path) && (await signedOut(how.byItself ?? false)))
+    answer = await ask(method, path, body, how);
+  const { ok, status, text } = answer;
   const json = text ? safeParse(text) : undefined;
-  if (!response.ok) {
+  if (!ok) {
     const problem = (json ?? {}) as {
       detail?: string;
       fields?: { field: string; message: string }[];
       current?: unknown;
     };
     throw new Problem(
-      response.status,
-      problem.detail ?? `The server answered ${response.status}.`,
+      status,
+      problem.detail ?? `The server answered ${status}.`,
       problem.fields,
       problem.current,
     );
   }
   return json as T;
+}
+
+/** What answers 401 to a wrong password, not to a session that has ended. */
+const OPEN_TO_ALL = /^\/api\/(session|forgotten-password)$/;
+
+async function ask(method: string, path: string, body: unknown, { seen, save }: How) {
+  try {
+    const response = await fetch(path, {
+      method,
+      headers: {
+        Accept: "application/json",
+        ...(body === undefined ? {} : { "Content-Type": "application/json" }),
+        ...(method === "GET" ? {} : { "X-XSRF-TOKEN": csrfToken() }),
+        ...(seen === undefined ? {} : { "If-Match": `"${seen}"` }),
+        ...(save === undefined ? {} : { "Save-Id": save }),
+      },
+      body: body === undefined ? undefined : JSON.stringify(body),
+    });
+    return { ok: response.ok, status: response.status, text: await response.text() };
+  } catch {
+    throw new Problem(0, "No connection. Try again when there is a signal.");
+  }
 }
 
 function safeParse(text: string): unknown {
@@ -69,7 +91,6 @@ function safeParse(text: string): unknown {
 export const api = {
   get: <T>(path: string) => send<T>("GET", path),
   post: <T>(path: string, body?: unknown) => send<T>("POST", path, body),
-  /** `seen` is the version that the change is based on, where what is changed has one. */
-  put: <T>(path: string, body: unknown, seen?: number) => send<T>("PUT", path, body, seen),
+  put: <T>(path: string, body: unknown, how?: How) => send<T>("PUT", path, body, how),
   delete: <T>(path: string) => send<T>("DELETE", path),
 };

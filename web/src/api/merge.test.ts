@@ -12,6 +12,14 @@ const entry = (part: object) => ({
 });
 
 describe("two sides of one thing", () => {
+  it("adds up what both sides counted, the same number too", () => {
+    const counts = () => true;
+    const before = { before: { slice: 2 } };
+    const three = { before: { slice: 3 } };
+    expect(merge(before, three, structuredClone(three), { counts })).toEqual({ before: { slice: 4 } });
+    expect(merge({}, { slice: 1 }, { slice: 1 } as Record<string, number>, { counts })).toEqual({ slice: 2 });
+  });
+
   it("keeps what only one side changed", () => {
     const base = entry({});
     const mine = entry({ signs: { sway: "yes" } });

@@ -15,7 +15,7 @@ export function merge<T>(base: T, mine: T, theirs: T, rules: Rules = {}): T {
 
 function merged(base: Json, mine: Json, theirs: Json, rules: Rules, path: string): Json {
   if (same(mine, base)) return theirs;
-  if (same(theirs, base) || same(mine, theirs)) return mine;
+  if (same(theirs, base)) return mine;
   if (isRecord(mine) && isRecord(theirs))
     return records(isRecord(base) ? base : {}, mine, theirs, rules, path);
   if (Array.isArray(mine) && Array.isArray(theirs))
@@ -54,14 +54,14 @@ function isRecord(value: Json): value is Fields {
   return typeof value === "object" && value !== null && !Array.isArray(value);
 }
 
+/** Whether both are the same over the wire, where what is missing and what is null are one. */
 export function same(a: Json, b: Json): boolean {
-  if (a === b) return true;
+  if ((a ?? null) === (b ?? null)) return true;
   if (Array.isArray(a) && Array.isArray(b)) {
     return a.length === b.length && a.every((one, i) => same(one, b[i]));
   }
   if (!isRecord(a) || !isRecord(b)) return false;
-  const keys = Object.keys(a);
-  return keys.length === Object.keys(b).length && keys.every((key) => key in b && same(a[key], b[key]));
+  return [...new Set([...Object.keys(a), ...Object.keys(b)])].every((key) => same(a[key], b[key]));
 }
 
 /** The paths, so many steps deep, at which two things differ. */

@@ -1,3 +1,6 @@
+/** Days are said in the language of the words around them. */
+export const LANGUAGE = "en-GB";
+
 /** Today in the reader's own time zone, as the server takes it. */
 export function today(): string {
   const date = new Date();
@@ -33,20 +36,20 @@ export function daysBetween(from: string, to: string): number {
 }
 
 export function longDay(day: string): string {
-  return noon(day).toLocaleDateString(undefined, { weekday: "long", day: "numeric", month: "long" });
+  return noon(day).toLocaleDateString(LANGUAGE, { weekday: "long", day: "numeric", month: "long" });
 }
 
 export function shortDay(day: string): string {
-  return noon(day).toLocaleDateString(undefined, { weekday: "short", day: "numeric", month: "short" });
+  return noon(day).toLocaleDateString(LANGUAGE, { weekday: "short", day: "numeric", month: "short" });
 }
 
 /** A day and time of day, as the reader writes them. */
 export function moment(at: string): string {
-  return new Date(at).toLocaleString(undefined, { dateStyle: "medium", timeStyle: "short" });
+  return new Date(at).toLocaleString(LANGUAGE, { dateStyle: "medium", timeStyle: "short" });
 }
 
 export function weekdayLetter(day: string): string {
-  return noon(day).toLocaleDateString(undefined, { weekday: "narrow" });
+  return noon(day).toLocaleDateString(LANGUAGE, { weekday: "narrow" });
 }
 
 export function dayOfMonth(day: string): number {

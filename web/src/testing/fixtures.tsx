@@ -1,7 +1,7 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { render } from "@testing-library/react";
 import type { ReactElement } from "react";
-import { createMemoryRouter, RouterProvider } from "react-router";
+import { createMemoryRouter, type RouteObject, RouterProvider } from "react-router";
 import { vi } from "vitest";
 import { plusDays, today } from "@/calendar/dates";
 import type { Catalogue, Lesson, Me, PlanBlock, Session } from "@/api/types";
@@ -209,6 +209,7 @@ export const LESSON: Lesson = {
   },
   focus: [],
   focusReason: "",
+  saves: [],
   version: 1,
 };
 
@@ -283,6 +284,11 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
   };
 }
 
+/** An answer that never comes. */
+export const NO_SIGNAL = () => {
+  throw new TypeError("no signal");
+};
+
 /** Answers requests by "METHOD /path"; anything else fails the test by failing the request. */
 export function serve(answers: Record<string, unknown | ((body: unknown) => unknown)>) {
   const calls: { request: string; body: unknown }[] = [];
@@ -290,10 +296,10 @@ export function serve(answers: Record<string, unknown | ((body: unknown) => unkn
     const request = `${init.method ?? "GET"} ${path}`;
     const body = init.body ? JSON.parse(init.body as string) : undefined;
     calls.push({ request, body });
-    const answer = answers[request];
+    const given = answers[request];
+    const answer = typeof given === "function" ? given(body) : given;
     if (answer === undefined) return new Response('{"detail":"not here"}', { status: 404 });
-    if (answer instanceof Response) return answer.clone();
-    return Response.json(typeof answer === "function" ? answer(body) : answer);
+    return answer instanceof Response ? answer.clone() : Response.json(answer);
   });
   return calls;
 }
@@ -302,15 +308,22 @@ type Where = { path?: string; at?: string; others?: string[]; known?: [string[],
 
 /** Shows a page at an address, with its own router and query client. */
 export function show(element: ReactElement, { path = "/", at = path, others = [], known = [] }: Where = {}) {
-  const router = createMemoryRouter(
+  return showRoutes(
     [{ path, element }, ...others.map((p) => ({ path: p, element: <p>Now at {p}</p> }))],
-    { initialEntries: [at] },
+    at,
+    known,
   );
+}
+
+/** Shows several pages, beginning at an address; gives the router between them. */
+export function showRoutes(routes: RouteObject[], at: string, known: Where["known"] = []) {
+  const router = createMemoryRouter(routes, { initialEntries: [at] });
   const client = new QueryClient({ defaultOptions: { queries: { retry: false } } });
   for (const [key, data] of known) client.setQueryData(key, data);
-  return render(
+  render(
     <QueryClientProvider client={client}>
       <RouterProvider router={router} />
     </QueryClientProvider>,
   );
+  return router;
 }

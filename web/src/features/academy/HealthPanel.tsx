@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
-import { moment } from "@/calendar/dates";
+import { LANGUAGE, moment } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 
 /** How the installation is, for its owner. */
@@ -61,5 +61,5 @@ export function bytes(count: number): string {
     value /= 1000;
     unit++;
   }
-  return `${value.toLocaleString(undefined, { maximumFractionDigits: value < 10 && unit > 0 ? 1 : 0 })} ${units[unit]}`;
+  return `${value.toLocaleString(LANGUAGE, { maximumFractionDigits: value < 10 && unit > 0 ? 1 : 0 })} ${units[unit]}`;
 }

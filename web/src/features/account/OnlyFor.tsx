@@ -1,25 +1,45 @@
 import { useQuery } from "@tanstack/react-query";
-import { Suspense } from "react";
-import { Navigate, Outlet } from "react-router";
+import { type ReactNode, Suspense, useEffect, useState } from "react";
+import { Navigate, Outlet, useLocation } from "react-router";
 import { queries } from "@/api/queries";
+import { signIn } from "@/api/signedOut";
 import { Failed, Loading } from "@/ui/Notice";
 import { CoachFrame } from "./CoachFrame";
+import { signInFor } from "./session";
+import { SignInAgain } from "./SignInAgain";
 
-/** The pages of one role; anybody else is shown the way in. */
-export function OnlyFor({ role }: { role: "coach" | "student" }) {
+/**
+ * The pages of one role; anybody else is shown the way in, and comes back here through it. Whoever was signed in when
+ * the page opened stays on it and signs in on the spot. `above` stands over every page.
+ */
+export function OnlyFor({ role, above }: { role: "coach" | "student"; above?: ReactNode }) {
   const session = useQuery(queries.session());
+  const here = useLocation();
+  const now = session.data?.account ?? null;
+  const [known, setKnown] = useState(now);
+  if (now && now !== known) setKnown(now);
+  const ended = !now && known !== null;
+  useEffect(() => {
+    if (ended) signIn.ask();
+  }, [ended]);
   if (!session.data && session.isError)
     return <Failed error={session.error} again={() => session.refetch()} />;
   if (!session.data) return <Loading />;
-  const account = session.data.account;
-  if (!account) return <Navigate to="/sign-in" replace />;
+  const account = now ?? known;
+  if (!account) return <Navigate to={signInFor(here)} replace />;
   if (account.role !== role) return <Navigate to="/" replace />;
   const page = (
     <Suspense fallback={<Loading />}>
+      {above}
       <Outlet />
     </Suspense>
   );
-  return role === "coach" ? <CoachFrame name={account.name}>{page}</CoachFrame> : page;
+  return (
+    <>
+      <SignInAgain account={account} />
+      {role === "coach" ? <CoachFrame name={account.name}>{page}</CoachFrame> : page}
+    </>
+  );
 }
 
 /** Where each account begins. */

@@ -1,9 +1,13 @@
 import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
+import { useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api } from "@/api/client";
+import { signIn } from "@/api/signedOut";
 import type { Session } from "@/api/types";
-import { serve, show } from "@/testing/fixtures";
+import { serve, show, showRoutes } from "@/testing/fixtures";
 import { FirstCoachPage } from "./FirstCoachPage";
-import { Home } from "./OnlyFor";
+import { Home, OnlyFor } from "./OnlyFor";
 import { SignInPage } from "./SignInPage";
 import WelcomePage from "./WelcomePage";
 
@@ -16,6 +20,7 @@ const as = (role: string): Session => ({
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
+  signIn.done();
 });
 
 describe("signing in", () => {
@@ -49,6 +54,101 @@ describe("signing in", () => {
     serve({ "GET /api/session": session });
     show(<Home />, { others: ["/day", "/today", "/sign-in", "/start"] });
     expect(await screen.findByText(expected)).toBeTruthy();
+  });
+});
+
+describe("a session that ends in the middle", () => {
+  const ended = new Response('{"detail":"Sign in first."}', { status: 401 });
+  function Page() {
+    const client = useQueryClient();
+    const [stored, setStored] = useState("");
+    const put = () =>
+      api.put<{ word: string }>("/api/thing", { word: "x" }).then(
+        (a) => setStored(a.word),
+        () => setStored("refused"),
+      );
+    return (
+      <>
+        <button onClick={() => void put()}>Put</button>
+        <button onClick={() => void client.invalidateQueries()}>Renew</button>
+        <p>{stored}</p>
+      </>
+    );
+  }
+  const open = async (answers: Record<string, unknown>) => {
+    const calls = serve({ "GET /api/session": as("coach"), ...answers });
+    const pages = { element: <OnlyFor role="coach" />, children: [{ path: "/page", element: <Page /> }] };
+    showRoutes(
+      [pages, { path: "/sign-in", element: <SignInPage /> }, { path: "/", element: <p>Home</p> }],
+      "/page",
+    );
+    await screen.findByText("Put");
+    return calls;
+  };
+
+  it("asks on the spot, and what was sent goes through", async () => {
+    const answers: unknown[] = [ended, { word: "arrived" }];
+    const calls = await open({
+      "PUT /api/thing": () => answers.shift(),
+      "POST /api/session": as("coach"),
+    });
+    fireEvent.click(screen.getByText("Put"));
+    fireEvent.change(await screen.findByLabelText("Password"), { target: { value: "pw" } });
+    fireEvent.submit(screen.getByRole("form", { name: "Sign in again" }));
+    expect(await screen.findByText("arrived")).toBeTruthy();
+    expect(calls.find((c) => c.request === "POST /api/session")?.body).toEqual({
+      email: "x@x.example",
+      password: "pw",
+    });
+    expect(screen.queryByRole("dialog")).toBeNull();
+  });
+
+  it("can be put off, and says so until then", async () => {
+    await open({ "PUT /api/thing": ended });
+    fireEvent.click(screen.getByText("Put"));
+    fireEvent.click(await screen.findByRole("button", { name: "Later" }));
+    expect(await screen.findByText(/You are signed out/)).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Sign in" }));
+    expect(await screen.findByRole("dialog")).toBeTruthy();
+  });
+
+  it("keeps the page when the session is found ended by looking", async () => {
+    const answers: unknown[] = [as("coach"), nobody];
+    await open({ "GET /api/session": () => answers.shift() });
+    fireEvent.click(screen.getByText("Renew"));
+    expect(await screen.findByRole("dialog")).toBeTruthy();
+    expect(screen.getByText("Put")).toBeTruthy();
+  });
+
+  it("leads back to where one wanted to go, and only within", async () => {
+    for (const [to, there] of [
+      ["%2Fpage%3Fx%3D1", "/page?x=1"],
+      ["https%3A%2F%2Fevil.example", "/"],
+      ["%2F%2Fevil.example%2F", "/"],
+    ]) {
+      serve({ "GET /api/session": nobody, "POST /api/session": as("coach") });
+      const router = showRoutes(
+        [
+          { path: "/sign-in", element: <SignInPage /> },
+          { path: "*", element: <p>There</p> },
+        ],
+        `/sign-in?to=${to}`,
+      );
+      fireEvent.submit(await screen.findByRole("form", { name: "Sign in" }));
+      await screen.findByText("There");
+      expect(router.state.location.pathname + router.state.location.search).toBe(there);
+      cleanup();
+    }
+    serve({ "GET /api/session": nobody });
+    const router = showRoutes(
+      [
+        { element: <OnlyFor role="coach" />, children: [{ path: "/page", element: <Page /> }] },
+        { path: "*", element: <p>Way in</p> },
+      ],
+      "/page?x=1",
+    );
+    await screen.findByText("Way in");
+    expect(router.state.location.search).toBe("?to=%2Fpage%3Fx%3D1");
   });
 });
 

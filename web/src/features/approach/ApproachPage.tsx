@@ -6,6 +6,7 @@ import { queries, useCatalogue } from "@/api/queries";
 import type { Approach, Catalogue } from "@/api/types";
 import { type Kept, useMeanwhile } from "@/api/useMeanwhile";
 import { useSaver } from "@/api/useSaver";
+import { AskBeforeLeaving } from "@/ui/AskBeforeLeaving";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
@@ -34,6 +35,7 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
   const send = useCallback(
     async (next: Approach) => {
       const answer = await save<Approach>(
+        next,
         (version) =>
           api.put<Approach>(
             "/api/approach",
@@ -43,7 +45,7 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
                 .filter((s) => s.sem !== s.assumed)
                 .map(({ quantity, source, sem }) => ({ quantity, source, sem })),
             },
-            version,
+            { seen: version },
           ),
         keptApproach,
         setApproach,
@@ -68,6 +70,7 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
         </p>
         <span className="ml-auto">
           <SaveStatus state={state} error={error} />
+          <AskBeforeLeaving when={state !== "saved"} />
         </span>
       </header>
       <Meanwhile changed={inWords(changed, catalogue)} onSeen={seen} />

@@ -1,5 +1,5 @@
-import { useState } from "react";
 import type { Approach, Catalogue } from "@/api/types";
+import { NumberField } from "@/ui/NumberField";
 
 type Sem = Approach["repeatability"][number];
 
@@ -61,37 +61,18 @@ export function RepeatabilityTable({
 }
 
 function SemField({ sem, label, onChange }: { sem: Sem; label: string; onChange: (sem: Sem) => void }) {
-  const [text, setText] = useState(String(sem.sem));
-  const number = Number(text.replace(",", "."));
-  const fits = text !== "" && number >= sem.assumed / WIDEST && number <= sem.assumed * WIDEST;
   return (
-    <span className="grid">
-      <input
+    <span className="grid justify-items-start">
+      <NumberField
         aria-label={label}
-        aria-invalid={!fits}
-        inputMode="decimal"
-        className="w-20"
-        value={text}
-        onChange={(e) => {
-          setText(e.target.value);
-          const next = Number(e.target.value.replace(",", "."));
-          if (e.target.value !== "" && next >= sem.assumed / WIDEST && next <= sem.assumed * WIDEST)
-            onChange({ ...sem, sem: next });
-        }}
-        onBlur={() => {
-          if (text === "") {
-            setText(String(sem.assumed));
-            onChange({ ...sem, sem: sem.assumed });
-          }
-        }}
+        lowest={sem.assumed / WIDEST}
+        highest={sem.assumed * WIDEST}
+        decimals={2}
+        value={sem.sem}
+        placeholder={String(sem.assumed)}
+        onChange={(n) => onChange({ ...sem, sem: n ?? sem.assumed })}
       />
-      {!fits && text !== "" ? (
-        <span role="alert" className="text-alert text-sm font-semibold">
-          {sem.assumed / WIDEST} to {sem.assumed * WIDEST}
-        </span>
-      ) : (
-        sem.sem !== sem.assumed && <span className="text-soft text-sm">assumed {sem.assumed}</span>
-      )}
+      {sem.sem !== sem.assumed && <span className="text-soft text-sm">assumed {sem.assumed}</span>}
     </span>
   );
 }

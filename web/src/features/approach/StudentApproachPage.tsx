@@ -6,6 +6,7 @@ import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Student, StudentApproach } from "@/api/types";
 import { useMeanwhile } from "@/api/useMeanwhile";
 import { useSaver } from "@/api/useSaver";
+import { AskBeforeLeaving } from "@/ui/AskBeforeLeaving";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
@@ -40,8 +41,13 @@ function ExceptionsForm({
   const send = useCallback(
     async (next: Record<string, string>) => {
       const answer = await save<StudentApproach>(
+        next,
         (version) =>
-          api.put<StudentApproach>(`/api/students/${student.id}/approach`, { exceptions: next }, version),
+          api.put<StudentApproach>(
+            `/api/students/${student.id}/approach`,
+            { exceptions: next },
+            { seen: version },
+          ),
         (kept) => ({ value: kept.exceptions, version: kept.version }),
         setExceptions,
       );
@@ -63,6 +69,7 @@ function ExceptionsForm({
         <p className="text-soft">Counts from the next lesson on; lessons begun keep their own.</p>
         <span className="ml-auto">
           <SaveStatus state={state} error={error} />
+          <AskBeforeLeaving when={state !== "saved"} />
         </span>
       </header>
       <Meanwhile changed={inWords(changed, catalogue)} onSeen={seen} />

@@ -4,6 +4,7 @@ import { useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, DrillSource } from "@/api/types";
+import { AskBeforeLeaving, SAVED } from "@/ui/AskBeforeLeaving";
 import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { Failed, Loading } from "@/ui/Notice";
@@ -65,7 +66,7 @@ function DrillForm({
     mutationFn: (source: DrillSource) => api.post("/api/drills/own", [source]),
     onSuccess: async (_, source) => {
       await client.invalidateQueries({ queryKey: ["catalogue"] });
-      navigate(`/drills/${source.id}`);
+      navigate(`/drills/${source.id}`, SAVED);
     },
   });
   const submit = (event: FormEvent) => {
@@ -77,6 +78,7 @@ function DrillForm({
   const choices = catalogue.questions.flatMap((q) => q.choices);
   return (
     <form onSubmit={submit} className="grid gap-6">
+      <AskBeforeLeaving when={drill !== begun} />
       <header className="flex flex-wrap items-center gap-4">
         <h1>{editing ? `Change: ${begun.name}` : "A drill of your own"}</h1>
         <p className="text-soft">

@@ -1,7 +1,9 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Feet, LessonEntry, Progress } from "@/api/types";
-import { CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, NO_SIGNAL, serve, show } from "@/testing/fixtures";
+import { counted } from "./changes";
+import { LeftBehind } from "./LeftBehind";
 import LessonPage from "./LessonPage";
 
 const PROGRESS: Progress = {
@@ -93,6 +95,7 @@ beforeEach(() => {
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
+  localStorage.clear();
 });
 
 async function open(at = "/lessons/l1") {
@@ -168,25 +171,78 @@ describe("capturing a lesson", () => {
     await open();
     const value = screen.getByLabelText("Value in %");
     fireEvent.change(value, { target: { value: "140" } });
-    expect(screen.getByRole("alert").textContent).toContain("between 0 and 100");
+    expect(screen.getByRole("alert").textContent).toBe("From 0 to 100 %.");
     expect(screen.getByRole("button", { name: "Add" })).toHaveProperty("disabled", true);
     fireEvent.change(value, { target: { value: "72,5" } });
+    const swings = screen.getByLabelText("Swings averaged");
+    fireEvent.change(swings, { target: { value: "" } });
+    fireEvent.click(screen.getByRole("button", { name: "Add" }));
+    expect(screen.getByRole("alert").textContent).toBe("A number is needed.");
+    fireEvent.change(swings, { target: { value: "5" } });
     fireEvent.click(screen.getByRole("button", { name: "Add" }));
     await waitFor(() =>
       expect(lastEntry()?.before.readings).toEqual([
-        { id: "trail-share", at: "top", value: 72.5, source: "seen", swings: 3 },
+        { id: "trail-share", at: "top", value: 72.5, source: "seen", swings: 5 },
       ]),
     );
+    expect(calls.filter((c) => c.request.endsWith("entry"))).toHaveLength(1);
   });
 
-  it("says so when it could not save", async () => {
+  it("keeps what could not be stored, says so, and takes it up when the lesson is opened again", async () => {
     calls = serve({
       "GET /api/lessons/l1": LESSON,
       "GET /api/catalogue?hand=right": CATALOGUE,
+      "PUT /api/lessons/l1/entry": NO_SIGNAL,
     });
     await open();
     press("s");
-    expect((await screen.findByText(/^Not saved/)).textContent).toContain("not here");
+    expect((await screen.findByText(/^Kept on this machine/)).textContent).toContain("No connection");
+    cleanup();
+
+    calls = serve({
+      "GET /api/lessons/l1": LESSON,
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "PUT /api/lessons/l1/entry": echo,
+    });
+    await open();
+    await waitFor(() => expect(lastEntry()?.before.shots.flight).toEqual({ slice: 1 }));
+    expect(await screen.findByText("Saved")).toBeTruthy();
+    expect(localStorage).toHaveLength(0);
+  });
+
+  it("sends what a page left behind, put together with what was stored meanwhile, and names what is refused", async () => {
+    serve({ "GET /api/lessons/l1": LESSON, "GET /api/catalogue?hand=right": CATALOGUE });
+    await open();
+    press("s");
+    await screen.findByText(/^Kept on this machine/);
+    cleanup();
+
+    const theirs = { ...LESSON, version: 9, entry: counted(LESSON.entry, "before", "flight", "slice", 1) };
+    const answers = [
+      new Response(JSON.stringify({ detail: "Changed.", current: { ...theirs, saves: ["another"] } }), {
+        status: 412,
+      }),
+      LESSON,
+    ];
+    calls = serve({ "PUT /api/lessons/l1/entry": () => answers.shift() });
+    show(<LeftBehind />);
+    await waitFor(() => expect(lastEntry()?.before.shots.flight).toEqual({ slice: 2 }));
+    await waitFor(() => expect(localStorage).toHaveLength(0));
+    expect(screen.queryByRole("link")).toBeNull();
+    cleanup();
+
+    localStorage.setItem(
+      "hodegon-lesson::l1:other",
+      JSON.stringify({
+        ...{ id: "l1", label: "Ferris Dunmore", mine: LESSON.entry, at: 0, tried: [] },
+        base: { value: LESSON.entry, version: 1 },
+      }),
+    );
+    serve({ "PUT /api/lessons/l1/entry": new Response('{"detail":"Too many."}', { status: 400 }) });
+    show(<LeftBehind />);
+    expect(await screen.findByText(/was not taken. Too many./)).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Throw it away" }));
+    expect(screen.queryByText(/Too many/)).toBeNull();
   });
 
   it("finds a sign by typing", async () => {
@@ -236,7 +292,7 @@ describe("what the lesson says", () => {
   it("holds the feet against a second school and the lesson before", async () => {
     await open("/lessons/l1?view=feet");
     await screen.findByText("only a difference of school", { exact: false });
-    fireEvent.click(screen.getByRole("radio", { name: /17 Nov|Nov 17/ }));
+    fireEvent.click(screen.getByRole("radio", { name: /17 Nov/ }));
     fireEvent.change(screen.getByLabelText("Second school"), { target: { value: "full-load" } });
     await waitFor(() => expect(calls.some((c) => c.request.endsWith("feet?against=full-load"))).toBe(true));
     expect(screen.getByText(/Dotted outline: full load/)).toBeTruthy();

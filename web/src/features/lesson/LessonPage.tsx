@@ -5,6 +5,7 @@ import { Link, useParams, useSearchParams } from "react-router";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, MomentName } from "@/api/types";
 import { longDay } from "@/calendar/dates";
+import { AskBeforeLeaving } from "@/ui/AskBeforeLeaving";
 import { IconButton } from "@/ui/IconButton";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading, Note } from "@/ui/Notice";
@@ -128,7 +129,8 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           ))}
         </div>
         <div className="ml-auto flex items-center gap-1">
-          <SaveStatus state={work.state} error={work.error} />
+          <SaveStatus state={work.state} error={work.error} kept={work.isKept()} />
+          <AskBeforeLeaving when={work.state !== "saved"} unless={work.isKept} />
           <IconButton label="Undo" disabled={!work.canUndo} onClick={undo}>
             <Undo2 aria-hidden className="size-5" />
           </IconButton>

@@ -1,7 +1,8 @@
 import { type FormEvent, useState } from "react";
 import type { Catalogue, Diagnosis, LessonEntry, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { answered, read } from "./changes";
+import { NumberField } from "@/ui/NumberField";
+import { answered, DECIMALS, read } from "./changes";
 
 const SHOWN = 4;
 
@@ -107,16 +108,14 @@ function ReadingRow({
   catalogue: Catalogue;
   change: Change;
 }) {
-  const [value, setValue] = useState("");
+  const [value, setValue] = useState<number | null>(null);
   const measure = catalogue.measures.find((m) => m.id === next.id);
   if (!measure) return null;
-  const number = Number(value.replace(",", "."));
-  const fits = value !== "" && number >= measure.lowest && number <= measure.highest;
   const add = (event: FormEvent) => {
     event.preventDefault();
-    if (!fits) return;
+    if (value === null) return;
     change((e) =>
-      read(e, "before", { id: next.id, at: next.at, value: number, source: next.source, swings: SWINGS }),
+      read(e, "before", { id: next.id, at: next.at, value, source: next.source, swings: SWINGS }),
     );
   };
   const where = catalogue.checkpoints.find((c) => c.id === next.at)?.brief.toLowerCase();
@@ -124,16 +123,18 @@ function ReadingRow({
   return (
     <Row label={label} how={next.how} effort={next.effort}>
       <form onSubmit={add} className="flex items-center gap-1">
-        <input
+        <NumberField
           aria-label={`${label}, in ${measure.unit}`}
-          aria-invalid={value !== "" && !fits}
-          inputMode="decimal"
           className="min-h-11 w-16"
           placeholder={measure.unit}
+          lowest={measure.lowest}
+          highest={measure.highest}
+          decimals={DECIMALS}
+          unit={measure.unit}
           value={value}
-          onChange={(e) => setValue(e.target.value)}
+          onChange={setValue}
         />
-        <Button type="submit" className="px-3!" aria-label={`Add: ${label}`} disabled={!fits}>
+        <Button type="submit" className="px-3!" aria-label={`Add: ${label}`} disabled={value === null}>
           Add
         </Button>
       </form>

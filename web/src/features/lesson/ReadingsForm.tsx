@@ -2,7 +2,9 @@ import { X } from "lucide-react";
 import { type FormEvent, useState } from "react";
 import type { Catalogue, LessonEntry, MomentName } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { read, unread } from "./changes";
+import { inDigits } from "@/ui/number";
+import { NumberField } from "@/ui/NumberField";
+import { DECIMALS, read, unread } from "./changes";
 
 /** A few measures with their source and number of swings. */
 export function ReadingsForm({
@@ -19,28 +21,26 @@ export function ReadingsForm({
   const measures = catalogue.measures.filter((m) => m.sources.length > 0);
   const [id, setId] = useState("trail-share");
   const [at, setAt] = useState("top");
-  const [value, setValue] = useState("");
+  const [value, setValue] = useState<number | null>(null);
   const [source, setSource] = useState("seen");
-  const [swings, setSwings] = useState("3");
+  const [swings, setSwings] = useState(3);
   const measure = measures.find((m) => m.id === id) ?? measures[0]!;
   const sources = catalogue.sources.filter((s) => measure.sources.includes(s.id));
   const usable = sources.some((s) => s.id === source) ? source : (sources[0]?.id ?? "seen");
-  const number = Number(value.replace(",", "."));
-  const outside = value !== "" && !(number >= measure.lowest && number <= measure.highest);
 
   const add = (event: FormEvent) => {
     event.preventDefault();
-    if (value === "" || outside) return;
+    if (value === null) return;
     change((e) =>
       read(e, moment, {
         id: measure.id,
         at: measure.atCheckpoint ? at : undefined,
-        value: number,
+        value,
         source: usable,
-        swings: Number(swings),
+        swings,
       }),
     );
-    setValue("");
+    setValue(null);
   };
 
   return (
@@ -67,14 +67,15 @@ export function ReadingsForm({
             ))}
           </select>
         )}
-        <input
+        <NumberField
           aria-label={`Value in ${measure.unit}`}
-          inputMode="decimal"
-          className="w-20"
-          aria-invalid={outside || Number.isNaN(number)}
-          value={value}
           placeholder={measure.unit}
-          onChange={(e) => setValue(e.target.value)}
+          lowest={measure.lowest}
+          highest={measure.highest}
+          decimals={DECIMALS}
+          unit={measure.unit}
+          value={value}
+          onChange={setValue}
         />
         <span>{measure.unit}</span>
         <select aria-label="Source" value={usable} onChange={(e) => setSource(e.target.value)}>
@@ -85,28 +86,21 @@ export function ReadingsForm({
           ))}
         </select>
         <label className="flex items-center gap-1">
-          <input
+          <NumberField
             aria-label="Swings averaged"
-            type="number"
-            min={1}
-            max={200}
             className="w-16"
+            required
+            lowest={1}
+            highest={200}
             value={swings}
-            onChange={(e) => setSwings(e.target.value)}
+            onChange={(n) => n !== null && setSwings(n)}
           />
           swings
         </label>
-        <Button type="submit" disabled={value === "" || outside || Number.isNaN(number)}>
+        <Button type="submit" disabled={value === null}>
           Add
         </Button>
       </form>
-      {(outside || Number.isNaN(number)) && (
-        <p role="alert" className="text-alert font-semibold">
-          {Number.isNaN(number)
-            ? "That is no number."
-            : `${measure.label} lies between ${measure.lowest} and ${measure.highest} ${measure.unit}.`}
-        </p>
-      )}
       <ul className="flex flex-wrap gap-2">
         {entry[moment].readings.map((reading, index) => {
           const of = catalogue.measures.find((m) => m.id === reading.id);
@@ -118,7 +112,7 @@ export function ReadingsForm({
             >
               <span>
                 {of?.label}
-                {where ? `, ${where}` : ""}: <strong>{reading.value}</strong> {of?.unit}{" "}
+                {where ? `, ${where}` : ""}: <strong>{inDigits(reading.value, DECIMALS)}</strong> {of?.unit}{" "}
                 <span className="text-soft text-sm">
                   {reading.source}, {reading.swings}
                 </span>

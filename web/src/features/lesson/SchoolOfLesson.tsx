@@ -26,7 +26,7 @@ export function SchoolOfLesson({
         .put<StudentApproach>(
           `/api/students/${lesson.studentId}/approach`,
           { exceptions: { ...stored.exceptions, pressure: chosen } },
-          stored.version,
+          { seen: stored.version },
         )
         .catch((failure: Problem) => {
           if (!failure.isStale) throw failure;
@@ -35,7 +35,7 @@ export function SchoolOfLesson({
           return api.put<StudentApproach>(
             `/api/students/${lesson.studentId}/approach`,
             { exceptions: { ...now.exceptions, pressure: chosen } },
-            now.version,
+            { seen: now.version },
           );
         }),
     onSuccess: (answer) => client.setQueryData(queries.studentApproach(lesson.studentId).queryKey, answer),

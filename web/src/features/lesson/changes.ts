@@ -4,6 +4,9 @@ export type Kind = "flight" | "strike" | "divot";
 export type Answer = "yes" | "no" | "unseen";
 export type Reading = Wire["ReadingEntry"];
 
+/** Readings are taken and shown with so many decimals. */
+export const DECIMALS = 2;
+
 /** One more, or one less, of a result. */
 export function counted(
   entry: LessonEntry,

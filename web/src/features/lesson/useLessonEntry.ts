@@ -1,21 +1,15 @@
 import { useQueryClient } from "@tanstack/react-query";
-import { useCallback, useReducer } from "react";
+import { useCallback, useEffect, useReducer, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
-import type { Rules } from "@/api/merge";
+import { same } from "@/api/merge";
 import type { Lesson, LessonEntry } from "@/api/types";
 import { useMeanwhile } from "@/api/useMeanwhile";
 import { useSaver } from "@/api/useSaver";
+import { longDay } from "@/calendar/dates";
 import { beginHistory, historyReducer } from "./history";
-
-/** Balls counted in two windows are all counted, and both notes stay. */
-const RULES: Rules = {
-  counts: (path) => path.includes(".shots."),
-  texts: (path) => path === "note",
-};
-
-/** With the diagnosis on it, or as it is stored after somebody else's change. */
-type Entered = Lesson | { entry: LessonEntry; version: number };
+import { type Entered, RULES, storedEntry } from "./stored";
+import { useOwnDrafts, withKept } from "./unsent";
 
 const PARTS: Record<string, string> = {
   signs: "signs",
@@ -31,16 +25,22 @@ function inWords(path: string): string {
   return PARTS[path] ?? PARTS[path.split(".")[0] ?? ""] ?? path;
 }
 
-/** What is entered in a lesson, saved as it is entered; the server's answer brings the diagnosis on it. */
+/**
+ * What is entered in a lesson, saved as it is entered; the server's answer brings the diagnosis on it. What is not
+ * stored is kept on this machine, and taken up when the lesson is opened again.
+ */
 export function useLessonEntry(lesson: Lesson) {
   const client = useQueryClient();
-  const [history, dispatch] = useReducer(historyReducer, lesson.entry, beginHistory);
-  const { save, changed, seen } = useMeanwhile({ value: lesson.entry, version: lesson.version }, RULES);
+  const drafts = useOwnDrafts();
+  const [begun] = useState(() => withKept(lesson, drafts.of(lesson.id)));
+  const [history, dispatch] = useReducer(historyReducer, begun, beginHistory);
+  const { save, changed, seen, position } = useMeanwhile(storedEntry(lesson), RULES);
   const send = useCallback(
     async (entry: LessonEntry) => {
       const answer = await save<Entered>(
-        (version) => api.put<Lesson>(`/api/lessons/${lesson.id}/entry`, entry, version),
-        (stored) => ({ value: stored.entry, version: stored.version }),
+        entry,
+        (seen, save) => api.put<Lesson>(`/api/lessons/${lesson.id}/entry`, entry, { seen, save }),
+        storedEntry,
         (change) => dispatch({ type: "rebase", change }),
       );
       if (!answer || !("diagnosis" in answer)) return;
@@ -51,7 +51,23 @@ export function useLessonEntry(lesson: Lesson) {
     },
     [client, lesson.id, save],
   );
-  const { state, error } = useSaver(history.now, send);
+  const { state, error } = useSaver(history.now, send, !same(begun, lesson.entry));
+
+  const { id, studentName, heldOn } = lesson;
+  const label = `${studentName}, lesson of ${longDay(heldOn)}`;
+  useEffect(() => {
+    if (state === "saved") drafts.drop(id);
+    else drafts.keep({ id, label, mine: history.now, ...position() });
+    drafts.takeOver(id);
+  }, [drafts, id, label, state, error, history.now, position]);
+  useEffect(() => {
+    const leave = () => drafts.leave(id);
+    window.addEventListener("pagehide", leave);
+    return () => {
+      window.removeEventListener("pagehide", leave);
+      leave();
+    };
+  }, [drafts, id]);
 
   return {
     entry: history.now,
@@ -65,6 +81,8 @@ export function useLessonEntry(lesson: Lesson) {
     canRedo: history.future.length > 0,
     state,
     error,
+    /** Whether what is not stored is at least kept on this machine. */
+    isKept: useCallback(() => drafts.holds(id), [drafts, id]),
     meanwhile: [...new Set(changed.map(inWords))],
     seenMeanwhile: seen,
   };

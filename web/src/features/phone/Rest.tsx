@@ -1,4 +1,4 @@
-import { useEffect, useState } from "react";
+import { useEffect, useEffectEvent, useState } from "react";
 import { Button } from "@/ui/Button";
 import { bellOn, ring, setBell } from "./bell";
 
@@ -9,18 +9,19 @@ const AROUND = 2 * Math.PI * RADIUS;
 export function Rest({ seconds, onOver }: { seconds: number; onOver: () => void }) {
   const [left, setLeft] = useState(seconds);
   const [bell, setBellShown] = useState(bellOn);
+  const [end] = useState(() => Date.now() + seconds * 1000);
+  const over = useEffectEvent(onOver);
   useEffect(() => {
-    const end = Date.now() + seconds * 1000;
     const timer = setInterval(() => {
       const now = Math.max(0, Math.ceil((end - Date.now()) / 1000));
       setLeft(now);
       if (now === 0) {
         ring();
-        onOver();
+        over();
       }
     }, 250);
     return () => clearInterval(timer);
-  }, [seconds, onOver]);
+  }, [end]);
   return (
     <div className="flex items-center gap-5">
       <svg viewBox="0 0 100 100" className="w-28" role="timer" aria-label={`Rest, ${left} seconds left`}>

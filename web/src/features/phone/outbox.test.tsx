@@ -60,7 +60,7 @@ describe("what waits to be sent", () => {
     days.forEach((d) => outbox.keep(d));
     vi.stubGlobal("fetch", () => Promise.reject(new TypeError("no network")));
     show(<Waiting />, { known: [[["session"], SIGNED_IN]] });
-    expect((await screen.findByText(/Kept on this phone/)).textContent).toContain("Dec 2");
+    expect((await screen.findByText(/Kept on this phone/)).textContent).toContain("2 Dec");
     const calls = serve({
       ...session,
       ...Object.fromEntries(days.map((d) => [`PUT /api/me/practice/${d.id}`, {}])),

@@ -1,9 +1,10 @@
-import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
+import { act, cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import type { ReactElement } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Me } from "@/api/types";
 import { longDay, plusDays, today } from "@/calendar/dates";
 import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/testing/fixtures";
+import { Rest } from "./Rest";
 import RunnerPage from "./RunnerPage";
 import type { Entry } from "./session";
 import TodayPage from "./TodayPage";
@@ -219,5 +220,25 @@ describe("a session", () => {
     phone(meWith([block(), block({ drill: "edge-notice" })], { stopped: ["disc-turn"] }));
     open(<RunnerPage />, { path: "/today/practice" });
     expect(await screen.findByRole("heading", { name: "Edge noticing" })).toBeTruthy();
+  });
+});
+
+describe("the rest between sets", () => {
+  it("goes on when the page around it changes", () => {
+    vi.useFakeTimers();
+    try {
+      const over = vi.fn();
+      const rest = () => <Rest seconds={30} onOver={() => over()} />;
+      const { rerender } = render(rest());
+      act(() => vi.advanceTimersByTime(10_000));
+      rerender(rest());
+      act(() => vi.advanceTimersByTime(10_000));
+      expect(screen.getByRole("timer", { name: "Rest, 10 seconds left" })).toBeTruthy();
+      rerender(rest());
+      act(() => vi.advanceTimersByTime(10_250));
+      expect(over).toHaveBeenCalled();
+    } finally {
+      vi.useRealTimers();
+    }
   });
 });

@@ -22,7 +22,7 @@ async function sendEach(outbox: Outbox): Promise<boolean> {
   let sent = false;
   for (const one of outbox.kept().filter((k) => k.state === "unsent")) {
     try {
-      answers.set(one.id, await api.put<Stored>(`/api/me/practice/${one.id}`, one.entry));
+      answers.set(one.id, await api.put<Stored>(`/api/me/practice/${one.id}`, one.entry, { byItself: true }));
       outbox.markSent(one);
       sent = true;
     } catch (failure) {

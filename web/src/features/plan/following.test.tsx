@@ -74,7 +74,7 @@ describe("a plan that followed the practice", () => {
     });
     show(<LaidAgain planId="p1" />);
     expect((await screen.findByText("Feel was passed.", { exact: false })).textContent).toContain(
-      "December 3",
+      "3 December",
     );
     expect(screen.getByText("Friday 4 December: free now.")).toBeTruthy();
     cleanup();

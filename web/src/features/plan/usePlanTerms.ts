@@ -36,7 +36,7 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
   const draft = useMutation({
     mutationFn: async (terms: Terms) => {
       const put = (what: Terms, version: number) =>
-        api.put<StoredPlan>(`/api/lessons/${lesson.id}/plan`, what, version);
+        api.put<StoredPlan>(`/api/lessons/${lesson.id}/plan`, what, { seen: version });
       try {
         return await put(terms, plan?.version ?? 0);
       } catch (failure) {

@@ -1,14 +1,16 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
-import { useCallback, useState } from "react";
+import { useCallback, useEffect, useState } from "react";
 import { Link, useParams } from "react-router";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, PlanBlock, PlanDay, Wire } from "@/api/types";
 import { useSaver } from "@/api/useSaver";
+import { AskBeforeLeaving } from "@/ui/AskBeforeLeaving";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
+import { NumberField } from "@/ui/NumberField";
 import { SaveStatus } from "@/ui/SaveStatus";
 import { SCORED } from "../plan/sheetShape";
 import { asPlanned, isBlank, NOTHING, ticked, type Ticks } from "./paper";
@@ -25,6 +27,12 @@ export default function PaperPage() {
   const plan = useQuery(queries.lessonPlan(id));
   const paper = useQuery({ ...queries.paper(plan.data?.id ?? ""), enabled: !!plan.data });
   const catalogue = useCatalogue(lesson.data?.handedness);
+  const [unsaved, setUnsaved] = useState<readonly string[]>([]);
+  const tell = useCallback(
+    (day: string, saved: boolean) =>
+      setUnsaved((was) => (saved ? was.filter((d) => d !== day) : [...was, day])),
+    [],
+  );
   if (plan.isError) return <Failed error={plan.error} again={() => plan.refetch()} />;
   if (lesson.isError) return <Failed error={lesson.error} again={() => lesson.refetch()} />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
@@ -32,6 +40,7 @@ export default function PaperPage() {
   if (lesson.isPending || paper.isPending || catalogue.isPending || !plan.data) return <Loading />;
   return (
     <div className="mx-auto grid max-w-[52rem] gap-4">
+      <AskBeforeLeaving when={unsaved.length > 0} />
       <header>
         <h1>Ticks of {lesson.data.studentName}</h1>
         <p className="text-soft">
@@ -46,7 +55,13 @@ export default function PaperPage() {
       )}
       {plan.data.assigned &&
         paper.data.map((one) => (
-          <PaperDay key={one.day.date} planId={plan.data.id} paper={one} catalogue={catalogue.data} />
+          <PaperDay
+            key={one.day.date}
+            planId={plan.data.id}
+            paper={one}
+            catalogue={catalogue.data}
+            tell={tell}
+          />
         ))}
     </div>
   );
@@ -56,10 +71,12 @@ function PaperDay({
   planId,
   paper,
   catalogue,
+  tell,
 }: {
   planId: string;
   paper: Wire["PaperDay"];
   catalogue: Catalogue;
+  tell: (day: string, saved: boolean) => void;
 }) {
   const { day } = paper;
   const client = useQueryClient();
@@ -74,6 +91,7 @@ function PaperDay({
     [client, planId, day.date],
   );
   const { state, error } = useSaver(entry, send);
+  useEffect(() => tell(day.date, state === "saved"), [tell, day.date, state]);
   const now = entry ?? NOTHING;
   const change = (next: Ticks) => setEntry(isBlank(next) ? null : next);
   const place = catalogue.places.find((p) => p.id === day.place)?.label.toLowerCase();
@@ -155,19 +173,12 @@ function BlockTicks({
   if (block.kind === "check") {
     return (
       <label className="flex items-center gap-2">
-        <input
-          type="number"
-          inputMode="numeric"
-          min={0}
-          max={SCORED}
-          className="w-20"
+        <NumberField
           aria-label={`Good of ten, ${name}`}
-          value={count ?? ""}
-          onChange={(e) =>
-            onChange(
-              e.target.value === "" ? null : Math.min(SCORED, Math.max(0, Math.round(+e.target.value))),
-            )
-          }
+          lowest={0}
+          highest={SCORED}
+          value={count}
+          onChange={onChange}
         />
         good of {SCORED}
       </label>

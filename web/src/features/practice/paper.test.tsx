@@ -44,7 +44,7 @@ describe("the page for them", () => {
     return calls;
   };
   const puts = (calls: ReturnType<typeof open>) => calls.filter((c) => c.request.startsWith("PUT"));
-  const day = () => screen.findByRole("region", { name: /December 2/ });
+  const day = () => screen.findByRole("region", { name: /2 December/ });
 
   it("saves each tick and takes a day back", async () => {
     const calls = open([{ day: DAY, byPhone: false }]);

@@ -1,7 +1,7 @@
 import { shortDay } from "@/calendar/dates";
 import { bandOf, type Box, type Knot, scaleFor, type Series, threadShape } from "./threadShape";
 import type { Thread } from "@/api/types";
-import { tenth } from "./verdicts";
+import { inDigits } from "@/ui/number";
 
 const BOX: Box = { width: 1100, left: 60, right: 70, top: 26, bottom: 226 };
 const STRAND_Y = 262;
@@ -125,9 +125,9 @@ function Target({
 }
 
 function targetSaid({ low, high }: NonNullable<Series["target"]>, unit: string): string {
-  if (low == null) return `wanted: up to ${tenth(high ?? 0)} ${unit}`;
-  if (high == null) return `wanted: at least ${tenth(low)} ${unit}`;
-  return `wanted: ${tenth(low)} to ${tenth(high)} ${unit}`;
+  if (low == null) return `wanted: up to ${inDigits(high ?? 0)} ${unit}`;
+  if (high == null) return `wanted: at least ${inDigits(low)} ${unit}`;
+  return `wanted: ${inDigits(low)} to ${inDigits(high)} ${unit}`;
 }
 
 /** The line from one lesson's before to the next one's: what was kept. */
@@ -233,7 +233,7 @@ function Value({ x, y, value, halo = false }: { x: number; y: number; value: num
       fill="var(--ink)"
       {...(halo && { stroke: "var(--paper)", strokeWidth: 5, "aria-hidden": true })}
     >
-      {tenth(value)}
+      {inDigits(value)}
     </text>
   );
 }
@@ -247,5 +247,5 @@ function spoken(knots: Knot[], unit: string): string {
 }
 
 export function pointSaid(point: { value: number } | undefined, unit = ""): string {
-  return point ? `${tenth(point.value)} ${unit}` : "–";
+  return point ? `${inDigits(point.value)} ${unit}` : "–";
 }

@@ -4,7 +4,8 @@ import type { Thread } from "@/api/types";
 import { longDay, shortDay, today } from "@/calendar/dates";
 import { ThreadDrawing } from "./ThreadDrawing";
 import { mostTold, type Point, type Series } from "./threadShape";
-import { distanceSaid, tenth } from "./verdicts";
+import { inDigits } from "@/ui/number";
+import { distanceSaid } from "./verdicts";
 
 /** The thread with what to show over it; every lesson opens to its readings. */
 export function ThreadPicture({ thread, studentId }: { thread: Thread; studentId: string }) {
@@ -132,9 +133,9 @@ function Reading({ point, series }: { point?: Point; series: Series }) {
   if (!point) return <>–</>;
   return (
     <>
-      <strong>{tenth(point.value)}</strong> {series.unit}{" "}
+      <strong>{inDigits(point.value)}</strong> {series.unit}{" "}
       <span className="text-soft text-sm">
-        ({tenth(point.low)} to {tenth(point.high)}), {point.of} {series.tries}
+        ({inDigits(point.low)} to {inDigits(point.high)}), {point.of} {series.tries}
         {point.distance && `; ${distanceSaid(point.distance, series.unit)}`}
       </span>
     </>

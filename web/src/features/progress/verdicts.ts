@@ -1,3 +1,4 @@
+import { inDigits } from "@/ui/number";
 import type { Progress } from "@/api/types";
 
 export type Change = Progress["changes"][number];
@@ -35,13 +36,9 @@ export function distanceSaid(distance: Change["distance"], unit: string): string
   if (!distance) return "";
   const where = distance.where === "across" ? ", too uncertain to be sure" : "";
   if (distance.value === 0) return `on target${where}`;
-  return `${tenth(Math.abs(distance.value))} ${unit} ${distance.value > 0 ? "above" : "below"} target${where}`;
-}
-
-export function tenth(number: number): string {
-  return String(Math.round(number * 10) / 10).replace("-", "−");
+  return `${inDigits(Math.abs(distance.value))} ${unit} ${distance.value > 0 ? "above" : "below"} target${where}`;
 }
 
 function signed(number: number): string {
-  return Math.round(number * 10) > 0 ? `+${tenth(number)}` : tenth(number);
+  return Math.round(number * 10) > 0 ? `+${inDigits(number)}` : inDigits(number);
 }

@@ -6,7 +6,7 @@ import type { Wire, MomentName } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
-import { tenth } from "../progress/verdicts";
+import { inDigits } from "@/ui/number";
 import { ColumnsForm } from "./ColumnsForm";
 
 /** A chosen file; `at` tells one choosing from the next. */
@@ -138,10 +138,10 @@ function Clubs({ clubs }: { clubs: Look["clubs"] }) {
               <td className="pr-3">{index === 0 && club.balls}</td>
               <td className="pr-3">{figure.label}</td>
               <td className="pr-3">
-                {tenth(figure.mean)} {figure.unit}
+                {inDigits(figure.mean)} {figure.unit}
               </td>
               <td>
-                {tenth(figure.median)} {figure.unit}
+                {inDigits(figure.median)} {figure.unit}
               </td>
             </tr>
           )),

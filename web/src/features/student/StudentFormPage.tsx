@@ -2,14 +2,17 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { useNavigate, useParams } from "react-router";
 import { api, Problem } from "@/api/client";
+import { same } from "@/api/merge";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Student, StudentProfile } from "@/api/types";
 import { useMeanwhile } from "@/api/useMeanwhile";
+import { AskBeforeLeaving, SAVED } from "@/ui/AskBeforeLeaving";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Field } from "@/ui/Field";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
+import { NumberField } from "@/ui/NumberField";
 import { OtherCoaches } from "../academy/OtherCoaches";
 import { PasswordSheet } from "./InviteSheet";
 import { RecordTools } from "./RecordTools";
@@ -110,7 +113,8 @@ function StudentForm({
     mutationFn: (entry: StudentProfile) =>
       id
         ? meanwhile.save<Student>(
-            (seen) => api.put<Student>(`/api/students/${id}`, entry, seen),
+            entry,
+            (seen) => api.put<Student>(`/api/students/${id}`, entry, { seen }),
             (student) => ({ value: student.profile, version: student.version }),
             setProfile,
           )
@@ -119,7 +123,7 @@ function StudentForm({
       // Changed meanwhile: both are in the form now, to be looked at and saved.
       if (!student) return;
       client.invalidateQueries({ queryKey: ["students"] });
-      navigate(`/students/${student.id}`);
+      navigate(`/students/${student.id}`, SAVED);
     },
   });
   const set = (part: Partial<StudentProfile>) => setProfile({ ...profile, ...part });
@@ -132,6 +136,7 @@ function StudentForm({
 
   return (
     <form onSubmit={submit} className="grid gap-6">
+      <AskBeforeLeaving when={!same(profile, initial)} />
       <h1>{id ? `Details of ${initial.name}` : "New student"}</h1>
       <Meanwhile changed={[...new Set(meanwhile.changed.map(inWords))]} onSeen={meanwhile.seen} />
       <div className="grid gap-x-12 gap-y-5 lg:grid-cols-2">
@@ -277,16 +282,15 @@ function WeekFields({
         return (
           <div key={day.id} className="flex items-center gap-2">
             <span className="w-28">{day.label}</span>
-            <input
-              type="number"
-              min={0}
-              max={300}
-              step={5}
+            <NumberField
+              lowest={0}
+              highest={300}
+              unit="min"
               aria-label={`Minutes on ${day.label}`}
               className="w-24"
-              value={slot?.minutes ?? ""}
+              value={slot?.minutes ?? null}
               placeholder="–"
-              onChange={(e) => set(day.id, Number(e.target.value), slot?.place ?? "home")}
+              onChange={(minutes) => set(day.id, minutes ?? 0, slot?.place ?? "home")}
             />
             <span className="text-soft">min</span>
             {slot && (

@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/re
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Practice, RosterLine, StudentProfile, Thread } from "@/api/types";
 import { plusDays, today } from "@/calendar/dates";
-import { CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, serve, show, showRoutes } from "@/testing/fixtures";
 import RosterPage from "./RosterPage";
 import StudentFormPage from "./StudentFormPage";
 import StudentPage from "./StudentPage";
@@ -84,6 +84,28 @@ describe("a student's details", () => {
     expect(sent.week).toEqual({ sat: { minutes: 60, place: "range" } });
     expect(sent.flags).toEqual(["knee"]);
     expect(sent.handedness).toBe("left");
+  });
+
+  it("asks before what was changed is left, not after it was saved", async () => {
+    serve({ "GET /api/catalogue?hand=right": CATALOGUE, "POST /api/students": { id: "s9" } });
+    const router = showRoutes(
+      [
+        { path: "/students/new", element: <StudentFormPage /> },
+        { path: "*", element: <p>Elsewhere</p> },
+      ],
+      "/students/new",
+    );
+    fireEvent.change(await screen.findByLabelText("Name"), { target: { value: "Ferris" } });
+    void router.navigate("/day");
+    fireEvent.click(await screen.findByRole("button", { name: "Stay" }));
+    await waitFor(() => expect(screen.queryByRole("dialog")).toBeNull());
+    expect(screen.getByLabelText("Name")).toHaveProperty("value", "Ferris");
+    const leaving = new Event("beforeunload", { cancelable: true });
+    window.dispatchEvent(leaving);
+    expect(leaving.defaultPrevented).toBe(true);
+    fireEvent.click(screen.getByRole("button", { name: "Add student" }));
+    expect(await screen.findByText("Elsewhere")).toBeTruthy();
+    expect(router.state.location.pathname).toBe("/students/s9");
   });
 });
 
@@ -211,8 +233,8 @@ describe("a student's page", () => {
     expect(row.textContent).toContain("79 %9 of 10rather clearPain 4 of 10, lower back");
     expect(row.textContent).toContain("Edge noticing: inner edge 2 of 3, outer edge 1 of 3");
     expect(row.textContent).toContain("by the plan as it was before");
-    expect(screen.getByRole("row", { name: /Nov 6/ }).textContent).toContain("not practised; 60 reps");
-    expect(screen.getByRole("row", { name: /Nov 4/ }).textContent).toContain("not practised; 75 reps");
+    expect(screen.getByRole("row", { name: /6 Nov/ }).textContent).toContain("not practised; 60 reps");
+    expect(screen.getByRole("row", { name: /4 Nov/ }).textContent).toContain("not practised; 75 reps");
     expect(await screen.findByText("Leave it today.")).toBeTruthy();
     fireEvent.change(screen.getByLabelText(/Answer to the note/), { target: { value: "And now?" } });
     fireEvent.click(screen.getByRole("button", { name: "Send" }));

@@ -125,6 +125,11 @@ public final class Client {
         return send("PUT", path, json, seen == null ? Map.of() : Map.of("If-Match", "\"" + seen + "\""));
     }
 
+    /** Saves by a name of its own. */
+    public Answer put(String path, String json, int seen, String save) {
+        return send("PUT", path, json, Map.of("If-Match", "\"" + seen + "\"", "Save-Id", save));
+    }
+
     private Integer version(String path) {
         String read = path.endsWith("/entry") ? path.substring(0, path.length() - "/entry".length()) : path;
         Answer now = read.contains("/me/") ? null : send("GET", read, null);

@@ -2,6 +2,7 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -52,6 +53,20 @@ class StudentsTest {
                 .isFalse();
         assertThat(coach.get("/api/students").expect(200).body().findValuesAsString("name"))
                 .contains("Ada Wright-Hale");
+    }
+
+    @Test
+    void anAddressThatCannotBeIsAnsweredInWords() {
+        assertThat(detail(coach.get("/api/students/not-an-id").refused(404))).isEqualTo("There is nothing here.");
+        assertThat(detail(coach.get("/api/day?most=many").refused(400))).isEqualTo("\"most\" has the wrong form.");
+        String lesson = "/api/lessons/" + UUID.randomUUID() + "/hip-line";
+        assertThat(detail(coach.get(lesson).refused(400))).isEqualTo("\"degrees\" is missing.");
+        assertThat(detail(coach.get(lesson + "?degrees=400&wanted=fade").refused(400)))
+                .isEqualTo("\"degrees\" must be less than or equal to 90.");
+    }
+
+    private static String detail(Client.Answer answer) {
+        return answer.body().path("detail").asString();
     }
 
     @ParameterizedTest

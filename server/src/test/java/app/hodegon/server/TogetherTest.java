@@ -123,6 +123,22 @@ class TogetherTest {
     }
 
     @Test
+    void aPageWithoutAnAnswerFindsItsOwnSave() {
+        String entry = "/api/lessons/" + lesson + "/entry";
+        JsonNode seen = coach.get("/api/lessons/" + lesson).expect(200).body();
+        int version = seen.path("version").asInt();
+        String json = seen.path("entry").toString();
+        for (int n = 0; n < 25; n++)
+            coach.put(entry, json, version + n, "save-" + n).expect(200);
+        JsonNode told = coach.put(entry, json, version, "another").refused(412).body();
+        assertThat(told.at("/current/saves")).hasSize(20);
+        assertThat(told.at("/current/saves/19").asString()).isEqualTo("save-24");
+        assertThat(coach.get("/api/lessons/" + lesson).body().at("/saves/0").asString())
+                .isEqualTo("save-5");
+        coach.put(entry, json, version + 25, "x'; drop").refused(400);
+    }
+
+    @Test
     void theSameHoldsForStudentApproachAndPlan() {
         String path = "/api/students/" + id;
         JsonNode profile = coach.get(path).body();

@@ -3,8 +3,11 @@ package app.hodegon.server.http;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
+import java.util.UUID;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.TypeMismatchException;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.HttpStatusCode;
@@ -13,9 +16,12 @@ import org.springframework.http.ResponseEntity;
 import org.springframework.http.converter.HttpMessageNotReadableException;
 import org.springframework.security.authentication.BadCredentialsException;
 import org.springframework.web.bind.MethodArgumentNotValidException;
+import org.springframework.web.bind.MissingServletRequestParameterException;
 import org.springframework.web.bind.annotation.ExceptionHandler;
 import org.springframework.web.bind.annotation.RestControllerAdvice;
 import org.springframework.web.context.request.WebRequest;
+import org.springframework.web.method.annotation.HandlerMethodValidationException;
+import org.springframework.web.method.annotation.MethodArgumentTypeMismatchException;
 import org.springframework.web.servlet.HandlerMapping;
 import org.springframework.web.servlet.mvc.method.annotation.ResponseEntityExceptionHandler;
 import tools.jackson.core.JacksonException;
@@ -118,6 +124,39 @@ class Problems extends ResponseEntityExceptionHandler {
                 ? unreadable(json)
                 : ProblemDetail.forStatusAndDetail(HttpStatus.BAD_REQUEST, "A JSON body is needed.");
         return ResponseEntity.badRequest().body(problem);
+    }
+
+    /** Says what is wrong with a part of the address or a header in the words of the rest. */
+    @Override
+    protected ResponseEntity<Object> handleTypeMismatch(
+            TypeMismatchException wrong, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String name = wrong instanceof MethodArgumentTypeMismatchException argument ? argument.getName() : "request";
+        // An address with no possible id in it is one at which there is nothing.
+        if (wrong.getRequiredType() == UUID.class) return answer(HttpStatus.NOT_FOUND, "There is nothing here.");
+        return answer(HttpStatus.BAD_REQUEST, "\"" + name + "\" has the wrong form.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleMissingServletRequestParameter(
+            MissingServletRequestParameterException missing,
+            HttpHeaders headers,
+            HttpStatusCode status,
+            WebRequest request) {
+        return answer(HttpStatus.BAD_REQUEST, "\"" + missing.getParameterName() + "\" is missing.");
+    }
+
+    @Override
+    protected ResponseEntity<Object> handleHandlerMethodValidationException(
+            HandlerMethodValidationException refused, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
+        String names = refused.getParameterValidationResults().stream()
+                .map(r -> "\"" + r.getMethodParameter().getParameterName() + "\" "
+                        + r.getResolvableErrors().get(0).getDefaultMessage())
+                .collect(Collectors.joining(", "));
+        return answer(HttpStatus.BAD_REQUEST, names + ".");
+    }
+
+    private static ResponseEntity<Object> answer(HttpStatus status, String detail) {
+        return ResponseEntity.status(status).body(ProblemDetail.forStatusAndDetail(status, detail));
     }
 
     private static ProblemDetail unreadable(JacksonException json) {

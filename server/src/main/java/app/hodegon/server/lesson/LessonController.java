@@ -16,12 +16,14 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
@@ -57,6 +59,7 @@ class LessonController {
      * @param diagnosis on what is entered now
      * @param focus what the coach decided; empty while undecided
      * @param version of what is entered, to be named when it is changed
+     * @param saves the names of the last saves that are in it: a page that had no answer finds its own among them
      */
     record LessonView(
             @NotNull UUID id,
@@ -68,7 +71,8 @@ class LessonController {
             @NotNull DiagnosisView diagnosis,
             @NotNull List<String> focus,
             @NotNull String focusReason,
-            @NotNull int version) {}
+            @NotNull int version,
+            @NotNull List<String> saves) {}
 
     record Decision(
             @NotEmpty @Size(max = 2) List<@NotNull String> faults,
@@ -90,8 +94,9 @@ class LessonController {
             @AuthenticationPrincipal Account coach,
             @PathVariable UUID id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen,
+            @RequestHeader(name = "Save-Id", required = false) @Pattern(regexp = "[\\w-]{1,24}") String save,
             @Valid @RequestBody LessonEntry entry) {
-        return view(coach, lessons.enter(coach, id, Stale.version(seen), entry));
+        return view(coach, lessons.enter(coach, id, Stale.version(seen), entry, Optional.ofNullable(save)));
     }
 
     @PutMapping("/lessons/{id}/focus")
@@ -147,11 +152,15 @@ class LessonController {
                 DiagnosisView.of(lessons.diagnose(lesson, student)),
                 lesson.focus().stream().map(Fault::id).toList(),
                 lesson.focusReason(),
-                lesson.version());
+                lesson.version(),
+                lesson.saves());
     }
 
-    /** What is entered, with the version to be named when it is changed. */
-    record EntryView(@NotNull LessonEntry entry, @NotNull int version) {
+    /** What is entered, as in {@link LessonView}. */
+    record EntryView(
+            @NotNull LessonEntry entry,
+            @NotNull int version,
+            @NotNull List<String> saves) {
 
         static EntryView of(StoredLesson lesson) {
             Map<String, String> signs = new LinkedHashMap<>();
@@ -163,7 +172,8 @@ class LessonController {
                             Moment.of(lesson.before()),
                             Moment.of(lesson.after()),
                             lesson.note()),
-                    lesson.version());
+                    lesson.version(),
+                    lesson.saves());
         }
     }
 }

@@ -192,7 +192,8 @@ class LessonRepository {
                         .toList(),
                 row.getFocusReason(),
                 row.getVersion(),
-                row.getPlanVersion());
+                row.getPlanVersion(),
+                List.of(row.getSaves()));
     }
 
     private static Map<Sign, Boolean> signs(Map<String, Boolean> rows) {
@@ -238,10 +239,15 @@ class LessonRepository {
         return id;
     }
 
-    /** Replaces everything the coach entered. */
-    void replace(UUID id, Approach approach, Observations before, Observations after, String note) {
+    /**
+     * Replaces everything the coach entered.
+     *
+     * @param saves the names of the last saves, this one among them
+     */
+    void replace(UUID id, Approach approach, Observations before, Observations after, String note, List<String> saves) {
         db.update(LESSON)
                 .set(LESSON.NOTE, note)
+                .set(LESSON.SAVES, saves.toArray(String[]::new))
                 .set(LESSON.VERSION, LESSON.VERSION.plus(1))
                 .where(LESSON.ID.eq(id))
                 .execute();

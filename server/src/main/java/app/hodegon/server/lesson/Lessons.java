@@ -30,6 +30,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -39,6 +40,9 @@ import tools.jackson.databind.json.JsonMapper;
 /** Lessons: what was seen, what it says, what was decided. */
 @Service
 public class Lessons {
+
+    /** So many of the last saves of an entry are known by name. */
+    private static final int SAVES_KEPT = 20;
 
     private final LessonRepository lessons;
     private final Students students;
@@ -130,10 +134,14 @@ public class Lessons {
         return ofCoach(coach, id);
     }
 
+    /**
+     * @param save the save's own name, so that a page that had no answer can ask whether it got through
+     */
     @Transactional
-    StoredLesson enter(Account coach, UUID id, int seen, LessonEntry entry) {
+    StoredLesson enter(Account coach, UUID id, int seen, LessonEntry entry, Optional<String> save) {
         StoredLesson now = toChange(coach, id);
         if (now.version() != seen) throw new Stale(LessonController.EntryView.of(now));
+        List<String> saves = Stream.concat(now.saves().stream(), save.stream()).toList();
         lessons.replace(
                 id,
                 DiagnosisController.approach(entry.approach()),
@@ -147,14 +155,15 @@ public class Lessons {
                         DiagnosisController.readings(
                                 "after.readings", entry.after().readings()),
                         entry.after().shots().tally("after.shots")),
-                entry.note());
+                entry.note(),
+                saves.subList(Math.max(0, saves.size() - SAVES_KEPT), saves.size()));
         return ofCoach(coach, id);
     }
 
     /** Stores what was seen, as a whole. */
     @Transactional
     public void enter(UUID id, Approach approach, Observations before, Observations after) {
-        lessons.replace(id, approach, before, after, "");
+        lessons.replace(id, approach, before, after, "", List.of());
     }
 
     /** Keeps the choice of focus with the diagnosis it was made on; overruling the engine needs a reason. */

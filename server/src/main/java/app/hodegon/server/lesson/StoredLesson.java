@@ -15,6 +15,7 @@ import java.util.UUID;
  * @param focus what the coach chose; empty while undecided
  * @param version how often what is entered was changed
  * @param planVersion how often its plan was
+ * @param saves the names of the last saves of what is entered, oldest first
  */
 public record StoredLesson(
         UUID id,
@@ -27,4 +28,5 @@ public record StoredLesson(
         List<Fault> focus,
         String focusReason,
         int version,
-        int planVersion) {}
+        int planVersion,
+        List<String> saves) {}
