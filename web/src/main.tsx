@@ -7,6 +7,7 @@ import { FirstCoachPage } from "./features/account/FirstCoachPage";
 import { Home, OnlyFor } from "./features/account/OnlyFor";
 import { LeftBehind } from "./features/lesson/LeftBehind";
 import { SignInPage } from "./features/account/SignInPage";
+import { FocusKeeper } from "./ui/FocusKeeper";
 import { Loading } from "./ui/Notice";
 import { NotFoundPage } from "./ui/NotFoundPage";
 import { applyTheme, storedTheme } from "./ui/theme";
@@ -95,6 +96,7 @@ const router = createBrowserRouter([
 createRoot(document.getElementById("root") as HTMLElement).render(
   <StrictMode>
     <PersistQueryClientProvider client={client} persistOptions={keeping} onSuccess={restored}>
+      <FocusKeeper />
       <Suspense fallback={<Loading />}>
         <RouterProvider router={router} />
       </Suspense>

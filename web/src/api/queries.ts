@@ -180,6 +180,14 @@ export const queries = {
       queryFn: () => api.get<Wire["PaperDay"][]>(`/api/plans/${plan}/paper`),
       gcTime: 0,
     }),
+  /** What a smaller plan would ask for. */
+  smaller: (plan: string) =>
+    queryOptions({
+      queryKey: ["plans", plan, "smaller"],
+      queryFn: () => api.get<Wire["SmallerView"]>(`/api/plans/${plan}/smaller`),
+      gcTime: 0,
+      retry: false,
+    }),
   practised: (lesson: string) =>
     queryOptions({
       queryKey: ["lessons", lesson, "practised"],

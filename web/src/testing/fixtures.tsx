@@ -256,6 +256,7 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
       version: 3,
       terms: { from, nextLesson },
       changes: [],
+      stopped: [],
       plan: {
         route: [
           {

@@ -7,6 +7,7 @@ import { Button, ButtonLink } from "@/ui/Button";
 import { shortDay } from "@/calendar/dates";
 import { Failed } from "@/ui/Notice";
 import { AnswerForm } from "../practice/AnswerForm";
+import { type Eased, MakeSmaller } from "./SmallerPlan";
 
 type Entry = Wire["AttentionView"];
 
@@ -21,7 +22,15 @@ const KIND: Record<string, string> = {
 };
 
 /** One entry of the list, settled in place. */
-export function AttentionEntry({ entry, catalogue }: { entry: Entry; catalogue: Catalogue }) {
+export function AttentionEntry({
+  entry,
+  catalogue,
+  onEased,
+}: {
+  entry: Entry;
+  catalogue: Catalogue;
+  onEased: (eased: Eased) => void;
+}) {
   const client = useQueryClient();
   const settle = useMutation({
     mutationFn: (request: () => Promise<unknown>) => request(),
@@ -50,7 +59,7 @@ export function AttentionEntry({ entry, catalogue }: { entry: Entry; catalogue: 
           {entry.reason} <span className="text-soft whitespace-nowrap">{shortDay(entry.since)}</span>
         </p>
         <span className="flex flex-wrap gap-2">
-          <Action entry={entry} busy={settle.isPending} settle={settle.mutate} />
+          <Action entry={entry} busy={settle.isPending} settle={settle.mutate} onEased={onEased} />
           {entry.kind !== "pain" && (
             <Button weight="quiet" disabled={settle.isPending} onClick={() => settle.mutate(seen)}>
               Seen
@@ -84,7 +93,17 @@ export function AttentionEntry({ entry, catalogue }: { entry: Entry; catalogue: 
 type Settle = (request: () => Promise<unknown>) => void;
 
 /** The one action that settles it. */
-function Action({ entry, busy, settle }: { entry: Entry; busy: boolean; settle: Settle }) {
+function Action({
+  entry,
+  busy,
+  settle,
+  onEased,
+}: {
+  entry: Entry;
+  busy: boolean;
+  settle: Settle;
+  onEased: (eased: Eased) => void;
+}) {
   const navigate = useNavigate();
   const client = useQueryClient();
   switch (entry.kind) {
@@ -98,14 +117,13 @@ function Action({ entry, busy, settle }: { entry: Entry; busy: boolean; settle: 
         </Button>
       );
     case "absent":
-      return entry.planId ? (
-        <Button
-          disabled={busy}
-          onClick={() => settle(() => api.post(`/api/plans/${entry.planId}/laid-again`, { smaller: true }))}
-        >
-          Make the plan smaller
-        </Button>
-      ) : null;
+      if (!entry.planId) return null;
+      // Asked for less already: what else is to be done is a word with the student.
+      return entry.easedOn ? (
+        <span className="text-soft self-center">smaller since {shortDay(entry.easedOn)}</span>
+      ) : (
+        <MakeSmaller planId={entry.planId} student={entry.student} onEased={onEased} />
+      );
     case "gate-waits":
       return (
         <Button

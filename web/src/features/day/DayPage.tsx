@@ -10,10 +10,12 @@ import { Empty, Failed, Loading } from "@/ui/Notice";
 import { FELT } from "../practice/felt";
 import { OfferedToMe } from "../academy/Handovers";
 import { AttentionEntry } from "./AttentionEntry";
+import { type Eased, EasedNote } from "./SmallerPlan";
 
 /** The coach's day: its lessons with what was done for them, and who needs a word between lessons. */
 export default function DayPage() {
   const [all, setAll] = useState(false);
+  const [eased, setEased] = useState<Eased | null>(null);
   const day = useQuery(queries.day(all ? 10_000 : undefined));
   const session = useQuery(queries.session());
   const catalogue = useCatalogue("right");
@@ -61,6 +63,7 @@ export default function DayPage() {
         <h2 id="attention" className="mb-2">
           Who needs you
         </h2>
+        {eased && <EasedNote eased={eased} onUndone={() => setEased(null)} />}
         {attention.length === 0 ? (
           <Empty>
             <p>Nobody, as far as their practice tells.</p>
@@ -72,6 +75,7 @@ export default function DayPage() {
                 key={entry.studentId + entry.kind + entry.key}
                 entry={entry}
                 catalogue={catalogue.data}
+                onEased={setEased}
               />
             ))}
           </ul>

@@ -72,7 +72,6 @@ describe("the coach's day", () => {
 
   it.each([
     ["pain", { drill: "disc-turn" }, "Lift the stop", "DELETE /api/students/s1/stops/disc-turn"],
-    ["absent", {}, "Make the plan smaller", "POST /api/plans/p1/laid-again"],
     [
       "gate-waits",
       { fault: "sway", rung: "feel" },
@@ -87,6 +86,35 @@ describe("the coach's day", () => {
     await waitFor(() =>
       expect(calls.filter((c) => c.request === "GET /api/day?most=50").length).toBeGreaterThan(1),
     );
+  });
+
+  it("says what a smaller plan would ask for, makes it once and takes it back", async () => {
+    const calls = open(
+      { attention: [entry("absent")] },
+      {
+        "GET /api/plans/p1/smaller": {
+          minutes: 20,
+          minutesThen: 12,
+          reps: 300,
+          repsThen: 180,
+          changes: ["Less."],
+        },
+        "POST /api/plans/p1/laid-again": {},
+      },
+    );
+    const sent = () => calls.filter((c) => c.request === "POST /api/plans/p1/laid-again").map((c) => c.body);
+    fireEvent.click(await screen.findByText("Make the plan smaller"));
+    await screen.findByText("12 instead of 20 minutes");
+    expect(screen.getByRole("dialog").textContent).toContain("180 instead of 300 reps");
+    expect(sent()).toEqual([]);
+    fireEvent.click(await screen.findByRole("button", { name: "Make it smaller" }));
+    fireEvent.click(await screen.findByRole("button", { name: "Undo" }));
+    await waitFor(() => expect(sent()).toEqual([{ smaller: true }, { smaller: false }]));
+    await waitFor(() => expect(screen.queryByText(/asks for 12/)).toBeNull());
+    cleanup();
+    open({ attention: [entry("absent", { easedOn: "2026-12-01" })] });
+    expect(await screen.findByText("smaller since Tue 1 Dec")).toBeTruthy();
+    expect(screen.queryByText("Make the plan smaller")).toBeNull();
   });
 
   it("shows the most urgent first and the others when asked", async () => {

@@ -101,9 +101,11 @@ function Day({
   const open = firstOpen(day.blocks, entry, today.stopped) < day.blocks.length;
   const main = day.blocks.find((b) => b.kind === "main") ?? day.blocks[0]!;
   const drill = catalogue.drills[main.drill]!;
-  const kit = [...new Set(day.blocks.flatMap((b) => catalogue.drills[b.drill]?.kit ?? []))].map(
-    (id) => catalogue.equipment.find((e) => e.id === id)?.label.toLowerCase() ?? id,
-  );
+  const kit = [...new Set(day.blocks.flatMap((b) => catalogue.drills[b.drill]?.kit ?? []))].map((id) => {
+    // What the student lacks is done with what the plan says instead.
+    const instead = today.plan?.plan.kit.find((k) => k.id === id && !k.have)?.substitute;
+    return instead ?? catalogue.equipment.find((e) => e.id === id)?.label.toLowerCase() ?? id;
+  });
   const place = catalogue.places.find((p) => p.id === day.place)?.label;
   return (
     <div className="mt-4 grid gap-5">

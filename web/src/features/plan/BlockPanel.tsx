@@ -68,8 +68,7 @@ export function BlockPanel({
   const go = (by: 1 | -1) => {
     const to = neighbour(stored, chosen.date, by);
     if (!to) return;
-    work.apply(moved(terms, chosen.date, block, to));
-    onMoved(to);
+    work.apply(moved(terms, chosen.date, block, to), () => onMoved(to));
   };
   const many = [
     { label: "Earlier", Icon: ArrowLeft, act: () => go(-1), off: !neighbour(stored, chosen.date, -1) },

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
 import type { StoredPlan } from "@/api/types";
 import { Button } from "@/ui/Button";
+import { inDigits } from "@/ui/number";
 import type { PlanWork } from "./usePlanTerms";
 
 /** What could be given or given up for a better climb; each taken with one tap. */
@@ -9,6 +10,7 @@ export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork })
   const offers = useQuery(queries.offers(stored.lessonId));
   if (!offers.data) return null;
   const { reps, gates } = offers.data;
+  const chances = stored.plan.route.flatMap((step) => (step.chance == null ? [] : [step.chance]));
   const worth = offers.data.offers
     .map((offer) => ({
       ...offer,
@@ -20,9 +22,9 @@ export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork })
     <section aria-labelledby="offers">
       <h2 id="offers">What would help</h2>
       <p className="text-soft text-sm">
-        From {stored.assigned ? "today" : "its first day"} on, as it stands, {gates.toFixed(1)}{" "}
-        {stored.assigned ? "more gates" : "gates"} are expected by the next lesson, for a typical student of
-        this level.
+        As it stands, {inDigits(chances.reduce((sum, c) => sum + c, 0))} of {chances.length} gates are to be
+        expected by the next lesson: the chances beside the rungs, added up. What each change would bring is
+        worked out for a typical student of this level.
       </p>
       <ul>
         {worth.map((offer) => (

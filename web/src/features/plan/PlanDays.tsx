@@ -1,18 +1,19 @@
-import type { Catalogue, Hand, Plan, PlanBlock } from "@/api/types";
+import type { Catalogue, Hand, PlanBlock, StoredPlan } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { instruction } from "../drill/instruction";
+import { isStopped } from "./stopped";
 
 const KIND: Record<string, string> = { refresh: "Refresh", main: "Main", check: "Check" };
 
 /** What is done on each day, block by block. */
 export function PlanDays({
-  plan,
+  stored,
   catalogue,
   practised,
   hand,
 }: {
-  plan: Plan;
+  stored: StoredPlan;
   catalogue: Catalogue;
   practised: string[];
   hand: Hand;
@@ -22,7 +23,7 @@ export function PlanDays({
     <section aria-labelledby="days">
       <h2 id="days">Day by day</h2>
       <ol>
-        {plan.days.map((day) => (
+        {stored.plan.days.map((day) => (
           <li key={day.date} className="border-line border-b py-3">
             <p className="flex flex-wrap gap-x-3">
               <strong>{longDay(day.date)}</strong>
@@ -43,13 +44,18 @@ export function PlanDays({
                       />
                     </span>
                   )}
-                  <span className={block.kind === "main" ? "" : "pl-19"}>
+                  <span
+                    className={`${block.kind === "main" ? "" : "pl-19"} ${isStopped(stored, block.drill, day.date) ? "line-through" : ""}`}
+                  >
                     <span className="text-soft">{KIND[block.kind]}</span>{" "}
                     {catalogue.drills[block.drill]?.name},{" "}
                     {catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}:{" "}
                     <strong>{dose(block)}</strong>, {block.minutes} min
                     {block.contrast > 0 && `, ${block.contrast} of them wrong on purpose`}
                     {block.locked && " · locked"}
+                    {isStopped(stored, block.drill, day.date) && (
+                      <strong className="text-alert inline-block no-underline"> · stopped for pain</strong>
+                    )}
                     {block.kind === "main" && (
                       <span className="text-soft block text-sm">
                         {instruction(catalogue.drills[block.drill], block)} Cue: {block.cue.toLowerCase()}.

@@ -1,7 +1,9 @@
-import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { StoredPlan } from "@/api/types";
 import { block, CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import { plusDays, today } from "@/calendar/dates";
+import { FocusKeeper } from "@/ui/FocusKeeper";
 import PlanPage from "./PlanPage";
 
 beforeEach(() => {
@@ -25,6 +27,7 @@ const PLAN: StoredPlan = {
   version: 3,
   terms: { from: "2026-12-02", nextLesson: "2026-12-15" },
   changes: [],
+  stopped: [],
   plan: {
     route: [
       { rung: "feel", fault: "sway", drill: "disc-turn", gate, why: "works directly on sway", chance: 0.84 },
@@ -181,6 +184,60 @@ describe("the plan page", () => {
     fireEvent.click(screen.getByRole("button", { name: "More" }));
     expect((await screen.findByRole("alert")).textContent).toContain("15 minutes");
     expect(screen.getByRole("button", { name: "Undo" })).toHaveProperty("disabled", true);
+  });
+
+  it("keeps the focus on a block that is moved, and on the next one when it is dropped", async () => {
+    const moved = (body: unknown) => {
+      const { locked = [] } = (body as StoredPlan["terms"]).edits ?? {};
+      const [first, second] = PLAN.plan.days;
+      const days =
+        locked.length > 0 ? [{ ...second!, blocks: [...first!.blocks, ...second!.blocks] }] : [second!];
+      return { ...laid(body), plan: { ...PLAN.plan, days } };
+    };
+    open({ "GET /api/lessons/l1/plan": PLAN, "PUT /api/lessons/l1/plan": moved });
+    render(<FocusKeeper />);
+    const first = await screen.findByRole("button", { name: /^Wed 2 Dec: Disc turn/ });
+    first.focus();
+    fireEvent.keyDown(first, { key: "ArrowRight" });
+    const there = await screen.findByRole("button", { name: /^Sat 5 Dec: Disc turn/ });
+    await waitFor(() => expect(document.activeElement).toBe(there));
+    fireEvent.keyDown(there, { key: "Delete" });
+    await waitFor(() => expect(screen.queryByRole("button", { name: /Disc turn, feel/ })).toBeNull());
+    await waitFor(() => expect(document.activeElement).not.toBe(document.body));
+  });
+
+  it("names what is stopped for pain, and lays the rest without it", async () => {
+    const ahead = plusDays(today(), 2);
+    const stored = {
+      ...PLAN,
+      nextLesson: plusDays(today(), 9),
+      stopped: [{ drill: "disc-turn", since: today() }],
+      plan: { ...PLAN.plan, days: [{ ...PLAN.plan.days[0]!, date: ahead }] },
+    };
+    const calls = open({
+      "GET /api/lessons/l1/plan": { ...stored, assigned: true },
+      "POST /api/plans/p1/laid-again": { ...stored, assigned: true, plan: { ...stored.plan, days: [] } },
+    });
+    expect((await screen.findByText("Stopped for pain")).closest("p")!.textContent).toContain(
+      "on one day to come",
+    );
+    expect(screen.getAllByText("· stopped for pain").length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByRole("button", { name: "Lay the rest without it" }));
+    await waitFor(() => expect(screen.queryByText("Stopped for pain")).toBeNull());
+    expect(calls.some((c) => c.request === "POST /api/plans/p1/laid-again")).toBe(true);
+  });
+
+  it("counts what is left apart from what lies behind", async () => {
+    const behind = { days: 1, reps: 70, balls: 0, minutes: 12 };
+    open({
+      "GET /api/lessons/l1/plan": {
+        ...PLAN,
+        plan: { ...PLAN.plan, totals: { ...PLAN.plan.totals, reps: 121, behind } },
+      },
+    });
+    await screen.findByRole("heading", { name: "The route" });
+    expect(document.body.textContent).toContain("1 day left, 121 reps of which 34 balls");
+    expect(document.body.textContent).toContain("Behind: 1 day, 70 reps of which 0 balls");
   });
 
   it("swaps a drill for another with its reason", async () => {

@@ -1,10 +1,10 @@
 import { useQuery } from "@tanstack/react-query";
 import { Check, Redo2, Undo2 } from "lucide-react";
-import { type FormEvent, useState } from "react";
+import { type FormEvent, useRef, useState } from "react";
 import { Link, useParams } from "react-router";
 import { Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
-import type { Catalogue, Hand, Lesson, StoredPlan } from "@/api/types";
+import type { Catalogue, Hand, Lesson, Plan, StoredPlan } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { longDay, plusDays, shortDay, today } from "@/calendar/dates";
 import { IconButton } from "@/ui/IconButton";
@@ -17,6 +17,7 @@ import { LaidAgain } from "./LaidAgain";
 import { Offers } from "./Offers";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
+import { StoppedNote } from "./StoppedNote";
 import { TemplateTools } from "./TemplateTools";
 import { type PlanWork, usePlanTerms } from "./usePlanTerms";
 
@@ -167,6 +168,29 @@ function DatesForm({ lesson, plan, work }: { lesson: Lesson; plan?: StoredPlan; 
   );
 }
 
+/** How much is laid; where days lie behind, of what is left, and the rest apart. */
+function Totals({ plan }: { plan: Plan }) {
+  const { reps, balls, minutes, wantedReps, behind } = plan.totals;
+  const days = plan.days.length - (behind?.days ?? 0);
+  return (
+    <p>
+      <strong>
+        {days} {days === 1 ? "day" : "days"}
+        {behind && " left"}
+      </strong>
+      , {reps} reps of which {balls} balls, {Math.round(minutes)} minutes. These rungs want about {wantedReps}{" "}
+      reps{behind && " more"}.
+      {behind && (
+        <span className="text-soft">
+          {" "}
+          Behind: {behind.days} {behind.days === 1 ? "day" : "days"}, {behind.reps} reps of which{" "}
+          {behind.balls} balls, as they were planned.
+        </span>
+      )}
+    </p>
+  );
+}
+
 function PlanSheet({
   lesson,
   stored,
@@ -183,12 +207,14 @@ function PlanSheet({
   const { plan } = stored;
   const hand = lesson.handedness as Hand;
   const [chosen, setChosen] = useState<Chosen>();
+  const focusRef = useRef(false);
   const over = stored.nextLesson <= today();
   const drill = (id: string) => catalogue.drills[id]?.name ?? id;
   const rung = (id: string) => catalogue.rungs.find((r) => r.id === id)?.label ?? id;
   const kit = (id: string) => catalogue.equipment.find((e) => e.id === id)?.label ?? id;
   return (
     <>
+      <StoppedNote stored={stored} catalogue={catalogue} work={work} />
       {plan.warnings.length > 0 && (
         <div className="grid gap-2">
           {plan.warnings.map((w) => (
@@ -200,18 +226,14 @@ function PlanSheet({
       )}
       {plan.days.length > 0 && (
         <>
-          <p>
-            <strong>{plan.days.length} days</strong>, {plan.totals.reps} reps of which {plan.totals.balls}{" "}
-            balls, {Math.round(plan.totals.minutes)} minutes. These rungs want about {plan.totals.wantedReps}{" "}
-            reps.
-          </p>
+          <Totals plan={plan} />
           <Staircase
             plan={plan}
             from={stored.from}
             until={stored.nextLesson}
             catalogue={catalogue}
             practised={practised}
-            edit={over ? undefined : { stored, work, chosen, onChoose: setChosen }}
+            edit={over ? undefined : { stored, work, chosen, onChoose: setChosen, focusRef }}
           />
           {!over && (
             <div className="no-print">
@@ -297,7 +319,7 @@ function PlanSheet({
             </section>
           )}
         </div>
-        <PlanDays plan={plan} catalogue={catalogue} practised={practised} hand={hand} />
+        <PlanDays stored={stored} catalogue={catalogue} practised={practised} hand={hand} />
       </div>
     </>
   );

@@ -1,13 +1,15 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { FileDown, Printer } from "lucide-react";
+import { useCallback, useEffect } from "react";
 import { Link, useParams } from "react-router";
+import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Hand } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
-import { type Sheet, type SheetDay, type SheetLine, sheetOf } from "./sheetShape";
+import { type Sheet, type SheetDay, type SheetLine, sheetOf, STOPPED } from "./sheetShape";
 
 /** The plan on paper: a page a week with boxes to tick, and a card for the course. */
 export default function SheetPage() {
@@ -23,7 +25,7 @@ export default function SheetPage() {
   const hand = lesson.data.handedness as Hand;
   return (
     <div className="sheet mx-auto max-w-[50rem]">
-      <Tools sheet={sheet} lessonId={id} hand={hand} />
+      <Tools sheet={sheet} planId={plan.data.id} lessonId={id} hand={hand} />
       {sheet.weeks.map((days, week) => (
         <section key={days[0]!.date} aria-label={`Week ${week + 1}`} className="page mb-10">
           <header className="border-ink flex flex-wrap items-baseline gap-x-4 border-b-2 pb-1">
@@ -65,11 +67,30 @@ export default function SheetPage() {
   );
 }
 
-function Tools({ sheet, lessonId, hand }: { sheet: Sheet; lessonId: string; hand: Hand }) {
+function Tools({
+  sheet,
+  planId,
+  lessonId,
+  hand,
+}: {
+  sheet: Sheet;
+  planId: string;
+  lessonId: string;
+  hand: Hand;
+}) {
+  // What is on paper cannot be changed any more: it is remembered, so that the coach is told what stands on it.
+  const onPaper = useCallback(() => {
+    void api.post<void>(`/api/plans/${planId}/printed`).catch(() => undefined);
+  }, [planId]);
+  useEffect(() => {
+    window.addEventListener("beforeprint", onPaper);
+    return () => window.removeEventListener("beforeprint", onPaper);
+  }, [onPaper]);
   const save = useMutation({
     mutationFn: async () => {
       const { saveSheet } = await import("./sheetPdf");
       await saveSheet(sheet, hand);
+      onPaper();
     },
   });
   return (
@@ -105,7 +126,8 @@ function DayRow({ day, hand }: { day: SheetDay; hand: Hand }) {
         <ul className="text-[0.95rem] leading-snug">
           {day.lines.map((line, i) => (
             <li key={i}>
-              {line.text} <Boxes line={line} />
+              <span className={line.stopped ? "line-through" : ""}>{line.text}</span>{" "}
+              {line.stopped ? <strong>{STOPPED}</strong> : <Boxes line={line} />}
               {line.hint && <span className="text-soft block text-sm">{line.hint}</span>}
             </li>
           ))}

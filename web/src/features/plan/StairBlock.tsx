@@ -1,4 +1,11 @@
-import { type KeyboardEvent, type PointerEvent, type ReactNode, useRef, useState } from "react";
+import {
+  type KeyboardEvent,
+  type PointerEvent,
+  type ReactNode,
+  type RefObject,
+  useRef,
+  useState,
+} from "react";
 import type { StoredPlan } from "@/api/types";
 import { plusDays } from "@/calendar/dates";
 import { type Chosen, chosenBlock, neighbour } from "./BlockPanel";
@@ -11,6 +18,8 @@ export type StairEdit = {
   work: PlanWork;
   chosen: Chosen | undefined;
   onChoose: (chosen: Chosen) => void;
+  /** Whether the chosen block is to have the focus once it stands where it was moved. */
+  focusRef: RefObject<boolean>;
 };
 
 /** A shorter pull is a tap. */
@@ -37,13 +46,16 @@ export function StairBlock({
   const from = useRef<number>(undefined);
   const [pulled, setPulled] = useState(0);
   if (!edit) return <g>{children}</g>;
-  const { stored, work, onChoose } = edit;
+  const { stored, work, chosen, onChoose, focusRef } = edit;
+  const isChosen = chosen?.date === tread.date && chosen.fault === tread.fault;
   const at = { date: tread.date, fault: tread.fault };
   const block = chosenBlock(stored, at);
   const move = (to: string | undefined) => {
     if (!block || !to || to === tread.date) return;
-    work.apply(moved(stored.terms, tread.date, block, to));
-    onChoose({ ...at, date: to });
+    work.apply(moved(stored.terms, tread.date, block, to), () => {
+      onChoose({ ...at, date: to });
+      focusRef.current = true;
+    });
   };
   const units = (event: PointerEvent<SVGGElement>) =>
     ((event.clientX - (from.current ?? 0)) * scale) /
@@ -68,13 +80,19 @@ export function StairBlock({
         ),
       Delete: () => work.apply(dropped(stored.terms, tread.date, block)),
       Enter: () => onChoose(at),
-    }[event.key];
+    }[event.key === "L" ? "l" : event.key];
     if (!act) return;
     act();
     event.preventDefault();
   };
   return (
     <g
+      ref={(node) => {
+        if (!isChosen || !node || !focusRef.current) return;
+        // Moved here by a key or a pull: the focus comes along.
+        focusRef.current = false;
+        node.focus();
+      }}
       role="button"
       tabIndex={0}
       aria-label={label}

@@ -11,7 +11,7 @@ export const editsOf = (terms: Terms): Edits => terms.edits ?? NONE;
 export function countOf(terms: Terms): number {
   const { locked, dropped, chosen, skipped, shortSets = [] } = editsOf(terms);
   const edits = [locked, dropped, chosen, skipped, shortSets].reduce((sum, list) => sum + list.length, 0);
-  return edits + (terms.week ? 1 : 0) + (terms.firstFaultOnly ? 1 : 0);
+  return edits + (terms.week ? 1 : 0) + (terms.firstFaultOnly ? 1 : 0) + (terms.smaller ? 1 : 0);
 }
 
 const withEdits = (terms: Terms, edits: Partial<Edits>): Terms => ({
@@ -74,5 +74,5 @@ export function skipped(terms: Terms, fault: string, rung: string): Terms {
 
 /** As the planner would have it, in the same days. */
 export function planners(terms: Terms): Terms {
-  return { ...terms, week: undefined, firstFaultOnly: false, edits: NONE };
+  return { ...terms, week: undefined, firstFaultOnly: false, smaller: false, edits: NONE };
 }

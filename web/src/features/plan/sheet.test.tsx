@@ -3,7 +3,8 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Plan, StoredPlan } from "@/api/types";
 import { block, CATALOGUE, LESSON, serve, show, meWith } from "@/testing/fixtures";
 import SheetPage from "./SheetPage";
-import { cueCard, weeksOf } from "./sheetShape";
+import { plusDays, today } from "@/calendar/dates";
+import { cueCard, sheetOf, weeksOf } from "./sheetShape";
 
 const day = (date: string, ...blocks: ReturnType<typeof block>[]) => ({
   date,
@@ -40,9 +41,31 @@ describe("the plan on paper", () => {
       ...CATALOGUE.drills,
       "edge-notice": { ...CATALOGUE.drills["edge-notice"]!, kit: [], cue: "Which edge?" },
     };
-    expect(cueCard(PLAN, { ...CATALOGUE, drills })).toMatchObject({ before: "Which edge?" });
-    expect(cueCard(PLAN, CATALOGUE)).toMatchObject({ before: "Turn the disc" });
-    expect(cueCard({ ...PLAN, days: [] }, CATALOGUE)).toBeUndefined();
+    const of = (plan: Plan, stopped: StoredPlan["stopped"] = []) => ({ ...STORED, plan, stopped });
+    expect(cueCard(of(PLAN), { ...CATALOGUE, drills })).toMatchObject({ before: "Which edge?" });
+    expect(cueCard(of(PLAN), CATALOGUE)).toMatchObject({ before: "Turn the disc" });
+    expect(cueCard(of({ ...PLAN, days: [] }), CATALOGUE)).toBeUndefined();
+    const hurt = [{ drill: "edge-notice", since: "2026-12-01" }];
+    expect(cueCard(of(PLAN, hurt), { ...CATALOGUE, drills })).toMatchObject({ before: "Turn the disc" });
+  });
+
+  it("crosses out what is stopped for pain, on days to come", () => {
+    const ahead = plusDays(today(), 3);
+    const behind = plusDays(today(), -3);
+    const stored = {
+      ...STORED,
+      from: behind,
+      stopped: [{ drill: "disc-turn", since: behind }],
+      plan: { ...PLAN, days: [day(behind, block()), day(ahead, block(), block({ drill: "edge-notice" }))] },
+    };
+    const lines = sheetOf(LESSON, stored, CATALOGUE)
+      .weeks.flat()
+      .flatMap((d) => d.lines);
+    expect(lines.map((l) => [l.stopped, l.boxes > 0])).toEqual([
+      [false, true],
+      [true, false],
+      [false, true],
+    ]);
   });
 
   it("gives a box per set and per scored rep, and the cautions once", async () => {

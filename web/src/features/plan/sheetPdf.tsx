@@ -3,7 +3,7 @@ import type { Hand } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { makePdf, pictureFor } from "@/ui/pdf";
 import { DrillDiagram } from "../drill/DrillDiagram";
-import type { CueCard, Sheet, SheetDay, SheetLine } from "./sheetShape";
+import { type CueCard, type Sheet, type SheetDay, type SheetLine, STOPPED } from "./sheetShape";
 
 const TICKS = "clear ☐   lost ☐   pain ☐";
 const SOFT = "#5a5144";
@@ -64,8 +64,10 @@ function dayRow(day: SheetDay, hand: Hand): Content[] {
       },
       ...day.lines.map((line): Content => ({
         text: [
-          `${line.text}  `,
-          { text: boxes(line), preserveTrailingSpaces: true },
+          line.stopped ? { text: line.text, decoration: "lineThrough" } : `${line.text}  `,
+          line.stopped
+            ? { text: `  ${STOPPED}`, bold: true }
+            : { text: boxes(line), preserveTrailingSpaces: true },
           ...(line.hint ? [{ text: `\n${line.hint}`, color: SOFT, fontSize: 9 }] : []),
         ],
         margin: [0, 2, 0, 0],

@@ -2,6 +2,7 @@ import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { instruction } from "../drill/instruction";
 import { dose } from "./PlanDays";
+import { isStopped } from "./stopped";
 
 /** The plan on paper, in words: the same for the page, the printer and the file. */
 export type Sheet = {
@@ -16,22 +17,26 @@ export type Sheet = {
 /** A practice day: the picture of its main drill and a line per block. */
 export type SheetDay = { date: string; when: string; where: string; drill?: Drill; lines: SheetLine[] };
 
-/** @property boxes one per set; for a check one per rep */
-export type SheetLine = { text: string; boxes: number; scored: boolean; hint?: string };
+/**
+ * @property boxes one per set; for a check one per rep
+ * @property stopped because it hurt: crossed out, with nothing to tick
+ */
+export type SheetLine = { text: string; boxes: number; scored: boolean; hint?: string; stopped: boolean };
 
-export function sheetOf(lesson: Lesson, { plan, from, nextLesson }: StoredPlan, catalogue: Catalogue): Sheet {
+export function sheetOf(lesson: Lesson, stored: StoredPlan, catalogue: Catalogue): Sheet {
+  const { plan, from, nextLesson } = stored;
   const fault = (f: string) => catalogue.faults.find((x) => x.id === f)?.label ?? f;
   return {
     student: lesson.studentName,
     focus: lesson.focus.map(fault).join(", then "),
     nextLesson,
-    weeks: weeksOf(plan, from).map((days) => days.map((day) => sheetDay(day, catalogue))),
+    weeks: weeksOf(plan, from).map((days) => days.map((day) => sheetDay(day, stored, catalogue))),
     cautions: plan.cautions,
-    card: cueCard(plan, catalogue),
+    card: cueCard(stored, catalogue),
   };
 }
 
-function sheetDay(day: PlanDay, catalogue: Catalogue): SheetDay {
+function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): SheetDay {
   const place = catalogue.places.find((p) => p.id === day.place)?.label.toLowerCase();
   const main = day.blocks.find((b) => b.kind === "main");
   return {
@@ -43,18 +48,22 @@ function sheetDay(day: PlanDay, catalogue: Catalogue): SheetDay {
       const drill = catalogue.drills[block.drill];
       const rung = catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase();
       const scored = block.kind === "check";
+      const stopped = isStopped(stored, block.drill, day.date);
       return {
         text: `${drill?.name}, ${rung}: ${dose(block)}`,
-        boxes: scored ? SCORED : block.sets,
-        scored,
+        boxes: stopped ? 0 : scored ? SCORED : block.sets,
+        scored: scored && !stopped,
+        stopped,
         hint:
-          block.kind === "main"
+          block.kind === "main" && !stopped
             ? `${instruction(drill, block)} Think: ${block.cue.toLowerCase()}.`.trim()
             : undefined,
       };
     }),
   };
 }
+
+export const STOPPED = "stopped for pain: leave it out";
 
 /** Reps in a scored set. */
 export const SCORED = 10;
@@ -73,12 +82,13 @@ export function weeksOf(plan: Plan, from: string): PlanDay[][] {
 export type CueCard = { before: string; after: string };
 
 /** Of the drills in the plan the one nearest to the game that needs nothing underfoot; else the highest. */
-export function cueCard(plan: Plan, catalogue: Catalogue): CueCard | undefined {
+export function cueCard({ plan, stopped }: StoredPlan, catalogue: Catalogue): CueCard | undefined {
   const first = plan.route[0]?.fault;
   const rung = (id: string) => catalogue.rungs.findIndex((r) => r.id === id);
   const worked = plan.days
     .flatMap((d) => d.blocks)
     .filter((b) => b.kind === "main" && b.fault === first && catalogue.drills[b.drill])
+    .filter((b) => !stopped.some((s) => s.drill === b.drill))
     .sort((a, b) => rung(b.rung) - rung(a.rung));
   const bare = worked.find((b) => catalogue.drills[b.drill]?.kit.length === 0);
   const block = bare ?? worked[0];

@@ -63,15 +63,21 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
       keep(stored);
     },
   });
+  const again = useMutation({
+    mutationFn: (id: string) => api.post<StoredPlan>(`/api/plans/${id}/laid-again`, {}),
+    onSuccess: keep,
+  });
   const now = plan?.terms;
   const lay = (terms: Terms, onLaid: () => void) => draft.mutate(terms, { onSuccess: onLaid });
 
   return {
-    apply: (terms: Terms) => {
+    /** Lays by these terms; `onLaid` only once that is done, not where it was refused. */
+    apply: (terms: Terms, onLaid?: () => void) => {
       if (terms === now) return;
       lay(terms, () => {
         if (now) setPast((p) => [...p, now]);
         setFuture([]);
+        onLaid?.();
       });
     },
     undo: () => {
@@ -95,11 +101,13 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     /** Drafts anew from a kept plan. */
     startFrom: (template: string) => start.mutate(template),
     handOver: (id: string) => assign.mutate(id),
-    busy: draft.isPending || assign.isPending || start.isPending,
+    /** Lays the days left of a plan that the student has again, without what is stopped, and hands them over. */
+    layAgain: (id: string) => again.mutate(id),
+    busy: [draft, assign, start, again].some((m) => m.isPending),
     /** What was changed elsewhere and laid together with the last change. */
     meanwhile,
     seenMeanwhile: () => setMeanwhile([]),
-    error: draft.error ?? assign.error ?? start.error,
+    error: draft.error ?? assign.error ?? start.error ?? again.error,
   };
 }
 

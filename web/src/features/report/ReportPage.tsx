@@ -6,6 +6,7 @@ import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
 import { Button } from "@/ui/Button";
 import { today } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
+import { STOPPED } from "../plan/sheetShape";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import { type Report, reportOf } from "./reportShape";
 
@@ -108,7 +109,10 @@ function ReportSheet({ report }: { report: Report }) {
           <p>{next.days}</p>
           <ol className="list-decimal pl-6">
             {next.steps.map((step) => (
-              <li key={step}>{step}</li>
+              <li key={step.text}>
+                <span className={step.stopped ? "line-through" : ""}>{step.text}</span>{" "}
+                {step.stopped && <strong>{STOPPED}</strong>}
+              </li>
             ))}
           </ol>
           {next.before && (

@@ -76,9 +76,31 @@ describe("a report", () => {
   it("has no word on a next plan where there is none", () => {
     expect(reportOf(LESSON, PROGRESS, undefined, THREAD, CATALOGUE).next).toBeUndefined();
     const first = { worked: [], promised: [], changes: [], notes: [] };
-    const { practised, rest } = reportOf(LESSON, first, undefined, THREAD, CATALOGUE);
+    const { practised, rest } = reportOf(
+      LESSON,
+      first,
+      undefined,
+      { ...THREAD, knots: THREAD.knots.slice(1) },
+      CATALOGUE,
+    );
     expect(practised).toBe("This was the first lesson.");
     expect(rest).toBeUndefined();
+  });
+
+  it("is not the first where a lesson before it was not measured, and names what is stopped", () => {
+    const unmeasured = { worked: [], promised: [], changes: [], notes: [] };
+    const done = { plannedDays: 4, doneDays: 2, plannedReps: 100, doneReps: 40 };
+    const knots = THREAD.knots.map((k) => ({ ...k, done }));
+    const stopped = [{ drill: "disc-turn", since: "2026-11-18" }];
+    const { practised, next } = reportOf(
+      LESSON,
+      unmeasured,
+      { ...plan, stopped, plan: { ...plan.plan, route: [{ ...plan.plan.route[0]!, drill: "disc-turn" }] } },
+      { ...THREAD, knots },
+      CATALOGUE,
+    );
+    expect(practised).toBe("Since Tuesday 17 November: 2 of 4 days, 40 of 100 repetitions (40 %).");
+    expect(next?.steps[0]?.stopped).toBe(true);
   });
 
   it("is shown as one page, before there is a plan as well", async () => {

@@ -1,6 +1,7 @@
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import { today } from "@/calendar/dates";
 import { makePdf, pictureFor } from "@/ui/pdf";
+import { STOPPED } from "../plan/sheetShape";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import type { Report } from "./reportShape";
 
@@ -54,7 +55,13 @@ export function reportDocument(report: Report): TDocumentDefinitions {
       ...(next
         ? part(`What to do until ${next.until}`, [
             next.days,
-            { ol: next.steps },
+            {
+              ol: next.steps.map((step) =>
+                step.stopped
+                  ? { text: [{ text: step.text, decoration: "lineThrough" }, `  ${STOPPED}`] }
+                  : step.text,
+              ),
+            },
             ...(next.before
               ? [
                   {

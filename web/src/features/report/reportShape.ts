@@ -1,4 +1,4 @@
-import type { Catalogue, Lesson, Progress, StoredPlan, Thread } from "@/api/types";
+import type { Catalogue, Lesson, PlanBlock, Progress, StoredPlan, Thread } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { sheetOf } from "../plan/sheetShape";
 import { mostTold, type Series } from "../progress/threadShape";
@@ -16,7 +16,13 @@ export type Report = {
   /** Said where more was measured than is listed. */
   rest?: string;
   thread?: { thread: Thread; series: Series };
-  next?: { until: string; days: string; steps: string[]; before?: string; after?: string };
+  next?: {
+    until: string;
+    days: string;
+    steps: { text: string; stopped: boolean }[];
+    before?: string;
+    after?: string;
+  };
   cautions: string[];
 };
 
@@ -40,7 +46,7 @@ export function reportOf(
     faults: faults.flatMap((id) =>
       catalogue.faults.filter((f) => f.id === id).map((f) => ({ name: f.label, what: f.what })),
     ),
-    practised: practised(progress),
+    practised: practised(progress, thread.knots[(upTo < 0 ? thread.knots.length : upTo) - 1]),
     passed: progress.promised
       .filter((p) => p.standing === "passed")
       .map((p) => `${rungOf(catalogue, p.rung)}: ${catalogue.drills[p.drill]?.name ?? p.drill}`),
@@ -71,7 +77,10 @@ function restOf(changes: Progress["changes"], shown?: string): string | undefine
     : "Nothing else that was measured changed by more than chance.";
 }
 
-function practised({ since, done }: Progress): string {
+/** Since the lesson before; where nothing was measured in it, it is not the one that is compared with. */
+function practised(progress: Progress, before: Thread["knots"][number] | undefined): string {
+  const since = progress.since ?? before?.heldOn;
+  const done = progress.since ? progress.done : before?.done;
   if (!since) return "This was the first lesson.";
   if (!done) return `Since ${longDay(since)} no practice was planned.`;
   const share = done.plannedReps > 0 ? ` (${Math.round((100 * done.doneReps) / done.plannedReps)} %)` : "";
@@ -87,15 +96,22 @@ function rungOf(catalogue: Catalogue, id: string): string {
 }
 
 function next(lesson: Lesson, plan: StoredPlan, catalogue: Catalogue): Report["next"] {
-  const { days, route, totals } = plan.plan;
+  const { days, route } = plan.plan;
+  const sum = (of: (block: PlanBlock) => number) =>
+    days.flatMap((d) => d.blocks).reduce((all, block) => all + of(block), 0);
+  const minutes = days.reduce((all, day) => all + day.minutes, 0);
+  const stopped = (id: string) => plan.stopped.some((s) => s.drill === id);
   const sheet = sheetOf(lesson, plan, catalogue);
   return {
     until: longDay(plan.nextLesson),
-    days: `${days.length} days of about ${Math.round(totals.minutes / days.length)} minutes, ${totals.reps} repetitions, ${totals.balls} of them balls.`,
+    days: `${days.length} days of about ${Math.round(minutes / days.length)} minutes, ${sum((b) => b.sets * b.repsPerSet)} repetitions, ${sum((b) => b.balls)} of them balls.`,
     steps: route
       .filter((step) => step.gate)
       .slice(0, MOST_STEPS)
-      .map((step) => `${rungOf(catalogue, step.rung)}: ${catalogue.drills[step.drill]?.name ?? step.drill}`),
+      .map((step) => ({
+        text: `${rungOf(catalogue, step.rung)}: ${catalogue.drills[step.drill]?.name ?? step.drill}`,
+        stopped: stopped(step.drill),
+      })),
     before: sheet.card?.before,
     after: sheet.card?.after,
   };

@@ -153,6 +153,11 @@ class BetweenLessonsTest {
     }
 
     private String key() {
+        return entry().path("key").asString();
+    }
+
+    /** What the coach's list says first of this student. */
+    private JsonNode entry() {
         return coach.get("/api/day")
                 .expect(200)
                 .body()
@@ -160,9 +165,7 @@ class BetweenLessonsTest {
                 .valueStream()
                 .filter(a -> a.path("studentId").asString().equals(student))
                 .findFirst()
-                .orElseThrow()
-                .path("key")
-                .asString();
+                .orElseThrow();
     }
 
     @Test
@@ -229,18 +232,110 @@ class BetweenLessonsTest {
     }
 
     @Test
-    void aPlanIsMadeSmallerInOneStep() {
-        int before = minutes();
-        coach.post("/api/plans/" + planId + "/laid-again", "{\"smaller\":true}").expect(200);
-        assertThat(minutes()).isLessThan(before * 3 / 4);
-        coach.post("/api/plans/" + planId + "/laid-again", "{\"smaller\":false}")
-                .refused(409);
+    void aPlanIsMadeSmallerOnceSaysWhatChangesAndCanBeUndone() {
+        String again = "/api/plans/" + planId + "/laid-again";
+        practise(GOOD);
+        for (int day = 0; day < 5; day++) nextDay();
+        assertThat(reason()).startsWith("No practice on 5 planned days, from ");
+        // The student looks: what was missed is taken out, and is missed all the same.
+        days();
+        assertThat(reason()).startsWith("No practice on 5 planned days, from ");
+
+        JsonNode told =
+                coach.get("/api/plans/" + planId + "/smaller").expect(200).body();
+        coach.post(again, "{\"smaller\":true}").expect(200);
+        assertThat(told.path("changes")).isEqualTo(laidAgain().at("/0/changes"));
+        assertThat(minutesLeft()).isEqualTo(told.path("minutesThen").asInt());
+        assertThat(told.path("minutesThen").asInt())
+                .isLessThan(told.path("minutes").asInt());
+        assertThat(attention()).isEmpty();
+        coach.post(again, "{\"smaller\":true}").refused(409);
+        assertThat(minutesLeft()).as("once").isEqualTo(told.path("minutesThen").asInt());
+
+        coach.post(again, "{\"smaller\":false}").expect(200);
+        assertThat(minutesLeft()).isEqualTo(told.path("minutes").asInt());
+        assertThat(attention()).containsExactly("absent");
+        coach.post(again, "{}").refused(409);
+
+        coach.post(again, "{\"smaller\":true}").expect(200);
+        for (int day = 0; day < 3; day++) nextDay();
+        assertThat(reason()).as("three more").startsWith("No practice on 3 planned days");
     }
 
-    private int minutes() {
-        return (int) days().valueStream()
+    private String reason() {
+        return entry().path("reason").asString();
+    }
+
+    private int minutesLeft() {
+        String today = coach.get("/api/day").expect(200).body().path("date").asString();
+        return (int) Math.round(days().valueStream()
+                .filter(d -> d.path("date").asString().compareTo(today) >= 0)
                 .mapToDouble(d -> d.path("minutes").asDouble())
-                .sum();
+                .average()
+                .orElseThrow());
+    }
+
+    @Test
+    void painStopsADrillEverywhereAtOnce() {
+        JsonNode lesson =
+                coach.get("/api/students/" + student + "/thread").expect(200).body();
+        String plan = "/api/lessons/" + lesson.at("/knots/0/lessonId").asString() + "/plan";
+        coach.post("/api/plans/" + planId + "/printed", null).expect(204);
+        PhoneEntry day = day();
+        String drill = day.blocks().at("/0/drill").asString();
+        phone.put(
+                        "/api/me/practice/" + UUID.randomUUID(),
+                        day.with(
+                                1,
+                                0,
+                                "++",
+                                "\"pain\":{\"where\":\"back\",\"score\":6,\"drill\":\"%s\"},".formatted(drill),
+                                "",
+                                false))
+                .expect(200);
+        JsonNode now = coach.get(plan).expect(200).body();
+        assertThat(now.at("/stopped/0/drill").asString()).isEqualTo(drill);
+        assertThat(laidAgain().at("/0/reason").asString())
+                .endsWith(" was stopped for pain.")
+                .doesNotContain(drill);
+        assertThat(now.at("/plan/days").valueStream().skip(1).toList().toString())
+                .doesNotContain("\"" + drill + "\"");
+        assertThat(reason()).contains("It still stands on the paper printed on ");
+        assertThat(coach.text("/api/plans/" + planId + "/calendar.ics").replace("\r\n ", ""))
+                .contains("Stopped for pain\\, leave it out");
+        coach.delete("/api/students/" + student + "/stops/" + drill).expect(204);
+        assertThat(coach.get(plan).expect(200).body().path("stopped")).isEmpty();
+    }
+
+    @Test
+    void nothingIsDecidedForDaysThatLieBehind() {
+        practise(GOOD);
+        JsonNode thread =
+                coach.get("/api/students/" + student + "/thread").expect(200).body();
+        String plan = "/api/lessons/" + thread.at("/knots/0/lessonId").asString() + "/plan";
+        JsonNode now = coach.get(plan).expect(200).body();
+        String behind = now.at("/plan/days/0/date").asString();
+        String terms = """
+                {"from":"%s","nextLesson":"%s","edits":{"locked":[%s],"dropped":[%s],"chosen":[],"skipped":[]}}""";
+        String from = now.at("/terms/from").asString();
+        String next = now.path("nextLesson").asString();
+        String dropped = "{\"date\":\"%s\",\"fault\":\"sway\",\"kind\":\"main\"}";
+        String locked =
+                "{\"date\":\"%s\",\"fault\":\"sway\",\"rung\":\"feel\",\"drill\":\"%s\",\"kind\":\"main\",\"sets\":3,\"repsPerSet\":5}";
+        String drill = now.at("/plan/days/1/blocks/0/drill").asString();
+        String ahead = now.at("/plan/days/2/date").asString();
+        for (String to :
+                List.of(behind, java.time.LocalDate.parse(from).minusDays(1).toString(), next)) {
+            coach.put(plan, terms.formatted(from, next, locked.formatted(to, drill), dropped.formatted(ahead)))
+                    .refused(422);
+        }
+        assertThat(coach.put(plan, terms.formatted(from, next, "", dropped.formatted(behind)))
+                        .refused(422)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("lies behind or is practised already");
+        assertThat(coach.get(plan).expect(200).body().at("/plan/days")).isEqualTo(now.at("/plan/days"));
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import biweekly.Biweekly;
 import biweekly.ICalendar;
 import biweekly.component.VEvent;
+import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -171,6 +172,8 @@ class PlansTest {
         assertThat(event.getSummary().getValue()).startsWith("Practice: ");
         assertThat(event.getDateStart().getValue().hasTime()).isFalse();
         assertThat(event.getSequence().getValue()).isEqualTo(1);
+        assertThat(coach.text("/api/plans/" + id + "/calendar.ics").split("\r\n"))
+                .allMatch(line -> line.getBytes(StandardCharsets.UTF_8).length <= 75);
 
         LocalDate gone = LocalDate.parse(first.at("/plan/days/3/date").asString());
         JsonNode again = coach.put(plan, terms("""

@@ -65,6 +65,12 @@ final class Layout {
         return List.copyOf(days);
     }
 
+    /** What share of the usual reps of a day this student does of a drill, for age and flagged joints. */
+    static double volume(Student student, Drill drill) {
+        boolean flagged = drill.careWith().stream().anyMatch(student.flags()::contains);
+        return student.age().volume() * (flagged ? FLAGGED_JOINT_VOLUME : 1);
+    }
+
     private Drill drill(Step step) {
         return library.drill(step.drill());
     }
@@ -202,8 +208,7 @@ final class Layout {
             Optional<Block> locked = lockedMain(work);
             if (locked.isPresent()) return locked;
             Rung rung = work.step().rung();
-            double volume = student.age().volume() * jointVolume(work.drill());
-            int most = (int) (Dose.mostReps(rung) * volume);
+            int most = (int) (Dose.mostReps(rung) * volume(student, work.drill()));
             boolean isNew = work.climb().isNew(work.step());
             boolean inFives = isNew || request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
             Dose.Sets sets = Dose.main(work.drill(), rung, seconds, most, inFives);
@@ -222,10 +227,6 @@ final class Layout {
                     && (rung == Rung.FEEL || rung == Rung.REHEARSE)
                     && work.fault() != Fault.REVERSE_PIVOT
                     && student.flags().isEmpty();
-        }
-
-        private double jointVolume(Drill drill) {
-            return drill.careWith().stream().anyMatch(student.flags()::contains) ? FLAGGED_JOINT_VOLUME : 1;
         }
 
         private void book(List<Block> mains, List<Block> checks) {

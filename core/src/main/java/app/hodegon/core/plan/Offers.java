@@ -99,15 +99,7 @@ public final class Offers {
                 "later-lesson",
                 "The next lesson a week later, "
                         + Words.day(request.nextLesson().plusWeeks(1)),
-                new PlanRequest(
-                        request.student(),
-                        request.approach(),
-                        request.focus(),
-                        request.likely(),
-                        request.from(),
-                        request.nextLesson().plusWeeks(1),
-                        request.stopped(),
-                        request.edits())));
+                request.until(request.nextLesson().plusWeeks(1))));
     }
 
     /** Without the first fault's lowest gate but one: the climb has a rung less. */

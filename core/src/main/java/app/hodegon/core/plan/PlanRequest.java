@@ -54,6 +54,11 @@ public record PlanRequest(
         return new PlanRequest(student, approach, others, likely, from, nextLesson, stopped, edits);
     }
 
+    /** Up to another day of the next lesson. */
+    PlanRequest until(LocalDate lesson) {
+        return new PlanRequest(student, approach, focus, likely, from, lesson, stopped, edits);
+    }
+
     /** In another week. */
     public PlanRequest with(Week week) {
         Student s = student;

@@ -42,21 +42,28 @@ public final class Planner {
     public Plan plan(PlanRequest request) {
         DrillChoice choice = new DrillChoice(request, library);
         EditRules.check(request, choice, library);
-        RouteFinder finder = new RouteFinder(request, library, choice);
-        List<Route> routes = finder.routes();
-        List<Day> days = new Pacing(request, library, routes).best();
-        Totals totals = totals(request, routes, days);
+        Laid laid = lay(request, choice);
         return new Plan(
-                routes.stream()
+                laid.routes().stream()
                         .flatMap(r -> r.steps().stream())
-                        .map(step -> withStandIns(step, days))
+                        .map(step -> withStandIns(step, laid.days()))
                         .toList(),
-                days,
-                totals,
-                kit(request.student(), days),
+                laid.days(),
+                laid.totals(),
+                kit(request.student(), laid.days()),
                 choice.leftOut(),
-                Cautions.of(request, days, library),
-                new Warnings(request, library, choice, routes, days, totals).list());
+                Cautions.of(request, laid.days(), library),
+                new Warnings(request, library, choice, laid, other -> lay(other, new DrillChoice(other, library)))
+                        .list());
+    }
+
+    /** Routes and days, before anything is said about them. */
+    record Laid(List<Route> routes, List<Day> days, Totals totals) {}
+
+    private Laid lay(PlanRequest request, DrillChoice choice) {
+        List<Route> routes = new RouteFinder(request, library, choice).routes();
+        List<Day> days = new Pacing(request, library, routes).best();
+        return new Laid(routes, days, totals(request, routes, days));
     }
 
     /** The step, saying also which drill is worked in its place where its own is not possible. */

@@ -11,14 +11,30 @@ import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Totals;
 import app.hodegon.core.plan.Plan.Warning;
+import app.hodegon.core.plan.Planner.Laid;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
+import java.util.function.Function;
 
 /** What a coach should know about a plan before handing it over. */
 final class Warnings {
+
+    /** More minutes are offered in steps of so many, and never more than an hour. */
+    private static final int MINUTE_STEP = 5;
+
+    private static final int MOST_MORE_MINUTES = 60;
+    private static final int MOST_WEEKS_LATER = 3;
+
+    /** Below this share of what is missing, more minutes hardly help. */
+    private static final double LITTLE = 0.1;
+
+    /** Time left is worth a word from so many seconds and this share of the day's on. */
+    private static final int MUCH_FREE_SECONDS = 480;
+
+    private static final double MUCH_FREE = 0.3;
 
     private final PlanRequest request;
     private final Student student;
@@ -27,22 +43,22 @@ final class Warnings {
     private final List<Route> routes;
     private final List<Day> days;
     private final Totals totals;
+    private final Function<PlanRequest, Laid> lay;
     private final List<Warning> warnings = new ArrayList<>();
 
+    /**
+     * @param lay lays another request, to find out what would help
+     */
     Warnings(
-            PlanRequest request,
-            DrillLibrary library,
-            DrillChoice choice,
-            List<Route> routes,
-            List<Day> days,
-            Totals totals) {
+            PlanRequest request, DrillLibrary library, DrillChoice choice, Laid laid, Function<PlanRequest, Laid> lay) {
         this.request = request;
         this.student = request.student();
         this.library = library;
         this.choice = choice;
-        this.routes = routes;
-        this.days = days;
-        this.totals = totals;
+        this.routes = laid.routes();
+        this.days = laid.days();
+        this.totals = laid.totals();
+        this.lay = lay;
     }
 
     List<Warning> list() {
@@ -51,6 +67,7 @@ final class Warnings {
         daysWithoutUse();
         ballsNowhere();
         if (!days.isEmpty() && totals.reps() < totals.wantedReps()) volumeShort();
+        minutesUnused();
         refuseTraps();
         edited();
         return List.copyOf(warnings);
@@ -106,7 +123,8 @@ final class Warnings {
         if (!ballPlace && wanted) {
             warn(
                     "no-ball-day",
-                    "There is no day at a net, range or course before the next lesson: the plan stays without a ball.");
+                    "From %s to the next lesson there is no day at a net, range or course: no ball until then."
+                            .formatted(Words.day(request.from())));
             return;
         }
         days.stream()
@@ -120,18 +138,87 @@ final class Warnings {
     }
 
     private void volumeShort() {
-        int missing = totals.wantedReps() - totals.reps();
+        warn(
+                "volume-short",
+                "From %s on, %d of the %d reps these rungs want fit: %d short. %s"
+                        .formatted(
+                                Words.day(request.from()),
+                                totals.reps(),
+                                totals.wantedReps(),
+                                totals.wantedReps() - totals.reps(),
+                                whatWouldCloseIt()));
+    }
+
+    /** Only what was laid and found to help. */
+    private String whatWouldCloseIt() {
+        int more = minutesThatSeemMissing();
+        int withMore =
+                lay.apply(request.with(student.week().longer(more))).totals().reps();
+        if (withMore >= totals.wantedReps()) return "About %d more minutes on each day would close it.".formatted(more);
+        String minutes = withMore - totals.reps() < LITTLE * (totals.wantedReps() - totals.reps())
+                ? "More minutes a day would hardly help: a day takes only so many reps of a rung."
+                : "%d more minutes on each day would bring %d of them.".formatted(more, withMore - totals.reps());
+        return minutes + laterLesson();
+    }
+
+    private int minutesThatSeemMissing() {
         int working = days.stream()
                 .flatMap(d -> d.blocks().stream())
                 .mapToInt(Block::seconds)
                 .sum();
-        double secondsPerRep = (double) working / totals.reps();
-        int minutesADay = (int) Math.ceil(missing * secondsPerRep / 60 / days.size());
+        double seconds = (totals.wantedReps() - totals.reps()) * (double) working / totals.reps();
+        int minutes = (int) Math.ceil(seconds / 60 / days.size() / MINUTE_STEP) * MINUTE_STEP;
+        return Math.min(minutes, MOST_MORE_MINUTES);
+    }
+
+    private String laterLesson() {
+        for (int weeks = 1; weeks <= MOST_WEEKS_LATER; weeks++) {
+            LocalDate later = request.nextLesson().plusWeeks(weeks);
+            if (later.isAfter(request.from().plusDays(PlanRequest.LONGEST))) break;
+            Totals then = lay.apply(request.until(later)).totals();
+            if (then.reps() >= then.wantedReps()) {
+                return " A lesson %s later would close it.".formatted(weeks == 1 ? "a week" : weeks + " weeks");
+            }
+        }
+        return " Aim lower, or give it more than one plan.";
+    }
+
+    /** Where a day leaves much of its time free, why. */
+    private void minutesUnused() {
+        List<Day> slack = days.stream().filter(this::hasItsFill).toList();
+        if (slack.isEmpty()) return;
+        Day first = slack.get(0);
+        Block main = mains(first).get(0);
         warn(
-                "volume-short",
-                "%d of the %d reps a new movement wants fit: %d short. About %d more minutes on each day would close"
-                                .formatted(totals.reps(), totals.wantedReps(), missing, minutesADay)
-                        + " it; so would more days, a later lesson, or a lower aim.");
+                "minutes-unused",
+                "%s %d of the %d minutes are used: %d reps of %s are a day's fill, so that the last are as good as the first."
+                        .formatted(
+                                slack.size() == 1
+                                        ? "On " + Words.day(first.date())
+                                        : "On %d days, first on %s,".formatted(slack.size(), Words.day(first.date())),
+                                Math.round(first.seconds() / 60f),
+                                student.week().on(first.date()).orElseThrow().minutes(),
+                                main.reps(),
+                                main.rung().label().toLowerCase()));
+    }
+
+    /** Whether the day ends with much time left because no block may have another set. */
+    private boolean hasItsFill(Day day) {
+        int minutes = student.week().on(day.date()).orElseThrow().minutes();
+        int free = minutes * 60 - day.seconds();
+        return free >= MUCH_FREE_SECONDS
+                && free >= MUCH_FREE * minutes * 60
+                && !mains(day).isEmpty()
+                && mains(day).stream().noneMatch(Block::locked)
+                && mains(day).stream().allMatch(b -> b.reps() + b.repsPerSet() > Dose.mostReps(b.rung()) * volume(b));
+    }
+
+    private double volume(Block block) {
+        return Layout.volume(student, library.drill(block.drill()));
+    }
+
+    private static List<Block> mains(Day day) {
+        return day.blocks().stream().filter(b -> b.kind() == Kind.MAIN).toList();
     }
 
     private void refuseTraps() {

@@ -45,6 +45,14 @@ public record Week(Map<DayOfWeek, Slot> slots) {
         return new Week(scaled);
     }
 
+    /** The same days with so many more minutes each, up to {@value #LONGEST}. */
+    Week longer(int minutes) {
+        EnumMap<DayOfWeek, Slot> longer = new EnumMap<>(DayOfWeek.class);
+        slots.forEach((day, slot) ->
+                longer.put(day, new Slot(Math.min(LONGEST, slot.minutes() + minutes), slot.place())));
+        return new Week(longer);
+    }
+
     /** The free weekday that lies furthest from the days taken; empty where none is taken or none is free. */
     Optional<DayOfWeek> freeDay() {
         if (slots.isEmpty()) return Optional.empty();

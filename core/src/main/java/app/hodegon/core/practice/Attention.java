@@ -71,12 +71,13 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
     /**
      * What is known about a student between two lessons.
      *
-     * @param days planned days of the running plan, in order
+     * @param days planned days of the running plan on which practice was to be expected, in order
      * @param nextLesson when the running plan ends; empty without one
      * @param likelyOn the day on which each gate was likely when the plan was made
      * @param practice all sessions, oldest first
      * @param stopped drills stopped for pain, and since when
      * @param unanswered sessions whose note the coach has not read
+     * @param printed the paper of the running plan, if there is one
      */
     public record Situation(
             List<LocalDate> days,
@@ -85,7 +86,11 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
             List<PracticeSession> practice,
             Map<String, LocalDate> stopped,
             Set<UUID> unanswered,
-            Gates gates) {}
+            Gates gates,
+            Optional<Printed> printed) {}
+
+    /** A plan on paper, and the drills that stand on it. */
+    public record Printed(LocalDate on, Set<String> drills) {}
 
     /** Everything that wants the coach, or will on a day to come if nothing happens; most urgent first. */
     public static List<Attention> of(Situation now) {
@@ -138,7 +143,14 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
                         .filter(day -> day.isBefore(since))
                         .orElse(since),
                 Subject.of(drill),
-                where + "the drill is stopped until you lift it.");
+                where + "the drill is stopped until you lift it." + onPaper(now, drill));
+    }
+
+    private static String onPaper(Situation now, String drill) {
+        return now.printed()
+                .filter(p -> p.drills().contains(drill))
+                .map(p -> " It still stands on the paper printed on " + Words.day(p.on()) + ".")
+                .orElse("");
     }
 
     private static String lost(Ladder.RungState state) {
@@ -177,7 +189,16 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
                 missed.get(0).toString(),
                 third.plusDays(1),
                 Subject.NONE,
-                "No practice on three planned days, from " + Words.day(missed.get(0)) + " on."));
+                noPractice(missed.get(0), ABSENT_AFTER)));
+    }
+
+    /**
+     * What is said of planned days without practice.
+     *
+     * @param days how many there are by now
+     */
+    public static String noPractice(LocalDate first, int days) {
+        return "No practice on %d planned days, from %s on.".formatted(days, Words.day(first));
     }
 
     private static Attention about(Kind kind, StepId step, LocalDate from, String reason) {

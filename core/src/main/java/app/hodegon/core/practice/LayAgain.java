@@ -25,9 +25,14 @@ public final class LayAgain {
                 reasons.add(step.rung().label() + " was too high for now: a step back.");
             }
         });
-        stopped.forEach(drill -> reasons.add(drill + " was stopped for pain."));
+        stopped.forEach(drill -> reasons.add(stopped(drill)));
         missed(missed).ifPresent(reasons::add);
         return List.copyOf(reasons);
+    }
+
+    /** In a sentence, of a drill by its name. */
+    public static String stopped(String drill) {
+        return drill + " was stopped for pain.";
     }
 
     /** In a sentence; empty where no day was missed. */

@@ -53,7 +53,8 @@ class AttentionTest {
                 List.of(practice),
                 Map.of(),
                 Set.of(),
-                gates));
+                gates,
+                Optional.empty()));
     }
 
     private static List<Kind> kinds(List<Attention> all, int day) {
@@ -68,8 +69,15 @@ class AttentionTest {
     }
 
     private static List<Attention> stopped(Map<String, LocalDate> since, PracticeSession... practice) {
-        return Attention.of(
-                new Situation(DAYS, Optional.empty(), Map.of(), List.of(practice), since, Set.of(), Gates.STANDARD));
+        return Attention.of(new Situation(
+                DAYS,
+                Optional.empty(),
+                Map.of(),
+                List.of(practice),
+                since,
+                Set.of(),
+                Gates.STANDARD,
+                Optional.empty()));
     }
 
     @Test
@@ -108,7 +116,8 @@ class AttentionTest {
                 List.of(scored(0, 2), noted),
                 Map.of("outer-prop", DAY.plusDays(1)),
                 Set.of(noted.id()),
-                Gates.STANDARD));
+                Gates.STANDARD,
+                Optional.empty()));
         assertThat(all)
                 .extracting(Attention::kind)
                 .containsExactly(Kind.PAIN, Kind.LOST, Kind.ABSENT, Kind.PLAN_OVER, Kind.NOTE);
@@ -162,9 +171,10 @@ class AttentionTest {
                 List.of(sore),
                 Map.of("disc-turn", DAY),
                 Set.of(sore.id()),
-                Gates.STANDARD));
+                Gates.STANDARD,
+                Optional.of(new Attention.Printed(DAY.minusDays(1), Set.of("disc-turn")))));
         assertThat(kinds(all, 9)).containsExactly(Kind.PAIN, Kind.ABSENT, Kind.NOTE);
-        assertThat(all.get(0).reason()).startsWith("Pain 4 of 10, knee");
+        assertThat(all.get(0).reason()).startsWith("Pain 4 of 10, knee").contains("paper printed on");
         assertThat(all.get(2).reason()).isEqualTo("“It pulled.”");
     }
 }

@@ -2,8 +2,12 @@ package app.hodegon.server.attention;
 
 import static app.hodegon.server.db.Tables.ATTENTION;
 import static app.hodegon.server.db.Tables.PLAN;
+import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.impl.DSL.count;
+import static org.jooq.impl.DSL.field;
+import static org.jooq.impl.DSL.selectCount;
+import static org.jooq.impl.SQLDataType.VARCHAR;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Kind;
@@ -62,7 +66,13 @@ class AttentionRepository {
 
     /** What wants this coach on that day, most urgent first, the longest waiting first among equals. */
     Attentions.Due due(UUID coach, Set<UUID> standingInFor, LocalDate today, int most) {
-        var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, count().over())
+        // The key of a student who does not practise is the first day missed.
+        var missed = field(selectCount()
+                .from(PLAN_DAY)
+                .where(PLAN_DAY.PLAN_ID.eq(PLAN.ID))
+                .and(PLAN_DAY.PLANNED_FOR.lt(today))
+                .and(PLAN_DAY.PLANNED_FOR.cast(VARCHAR).ge(ATTENTION.SUBJECT_KEY)));
+        var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, PLAN.EASED_ON, missed, count().over())
                 .from(ATTENTION)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
@@ -88,8 +98,16 @@ class AttentionRepository {
                 row.value1().getFault(),
                 row.value1().getRung(),
                 row.value1().getSessionId(),
-                row.value1().getReason()));
-        return new Attentions.Due(first, rows.isEmpty() ? 0 : rows.get(0).value5());
+                row.value5(),
+                reason(row.value1(), row.value6())));
+        return new Attentions.Due(first, rows.isEmpty() ? 0 : rows.get(0).value7());
+    }
+
+    /** As it was found, and for days missed with how many they are by now. */
+    private static String reason(AttentionRecord row, int missed) {
+        return row.getKind().equals(Kind.ABSENT.id())
+                ? Attention.noPractice(LocalDate.parse(row.getSubjectKey()), missed)
+                : row.getReason();
     }
 
     int see(UUID student, String kind, String key) {

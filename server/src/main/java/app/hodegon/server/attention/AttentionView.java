@@ -14,6 +14,7 @@ import java.util.UUID;
  * @param fault of a gate
  * @param rung of a gate
  * @param session of a note
+ * @param easedOn since when the plan asks for less; null while it does not
  */
 record AttentionView(
         @NotNull UUID studentId,
@@ -27,4 +28,5 @@ record AttentionView(
         String fault,
         String rung,
         UUID session,
+        LocalDate easedOn,
         @NotNull String reason) {}

@@ -60,15 +60,21 @@ class Attentions {
         Optional<StoredPlan> running = plans.running(student);
         LocalDate since = running.map(StoredPlan::from).orElse(LocalDate.EPOCH).minusDays(MEMORY);
         Optional<LocalDate> next = running.map(StoredPlan::nextLesson).filter(on -> !lessons.heldSince(student, on));
+        // Once the coach has asked for less, only what is missed after that is worth a word.
+        LocalDate eased = running.flatMap(p -> plans.easedOn(p.id())).orElse(LocalDate.EPOCH);
         return new Situation(
-                running.map(p -> p.plan().days().stream().map(DayView::date).toList())
+                running.map(p -> p.plan().days().stream()
+                                .map(DayView::date)
+                                .filter(day -> !day.isBefore(eased))
+                                .toList())
                         .orElse(List.of()),
                 next,
                 running.map(StoredPlan::likelyOn).orElse(Map.of()),
                 practice.since(student, since),
                 practice.stops(student),
                 practice.unread(student),
-                gates.of(student));
+                gates.of(student),
+                running.flatMap(p -> plans.printed(p.id())));
     }
 
     /**

@@ -62,8 +62,8 @@ class RecordRepository {
             DRILL_STOP);
 
     /** Of an installation, not of the student. */
-    private static final Set<Field<?>> LEFT_OUT =
-            Set.of(STUDENT.COACH_ID, STUDENT.ACCOUNT_ID, STUDENT.VERSION, LESSON.VERSION, LESSON.PLAN_VERSION);
+    private static final Set<Field<?>> LEFT_OUT = Set.of(
+            STUDENT.COACH_ID, STUDENT.ACCOUNT_ID, STUDENT.VERSION, LESSON.VERSION, LESSON.SAVES, LESSON.PLAN_VERSION);
 
     private static final Set<Field<?>> DOCUMENTS = Set.of(
             LESSON_DECISION.DIAGNOSED,

@@ -12,7 +12,6 @@ import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.http.Plain;
-import app.hodegon.server.plan.PlanCalendar;
 import app.hodegon.server.plan.PlanFollowsPractice;
 import app.hodegon.server.plan.PlanView;
 import app.hodegon.server.plan.Plans;
@@ -172,7 +171,7 @@ class PhoneController {
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account account) {
         StoredStudent student = students.self(account);
         StoredPlan running = plans.running(student.id()).orElseThrow(() -> new NotFound("plan"));
-        return PlanCalendar.download(running, plans.library(student.id()), clock.instant());
+        return plans.calendar(running);
     }
 
     private static List<String> why(StoredPlan plan, StoredStudent student) {

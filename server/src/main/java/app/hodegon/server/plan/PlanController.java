@@ -17,8 +17,8 @@ import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
-import java.util.function.UnaryOperator;
 import org.springframework.http.HttpHeaders;
+import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
@@ -29,6 +29,7 @@ import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestHeader;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
 /** Drafting and handing over plans. */
@@ -51,6 +52,9 @@ class PlanController {
         this.students = students;
         this.clock = clock;
     }
+
+    private static final String NOTHING_CHANGES =
+            "Nothing would change: the days left stay as they are, or a draft of the plan is open.";
 
     @GetMapping("/lessons/{lessonId}/plan")
     StoredPlan ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
@@ -106,26 +110,38 @@ class PlanController {
 
     @GetMapping(value = "/plans/{id}/calendar.ics", produces = "text/calendar")
     ResponseEntity<String> calendar(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        StoredPlan plan = plans.ofCoach(coach, id);
-        return PlanCalendar.download(plan, plans.library(plan.studentId()), clock.instant());
+        return plans.calendar(plans.ofCoach(coach, id));
+    }
+
+    /** What a smaller plan would ask for; nothing is stored. */
+    @GetMapping("/plans/{id}/smaller")
+    SmallerView smaller(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return drafts.smaller(plans.ofCoach(coach, id));
+    }
+
+    /** The coach has it on paper now, as it stands. */
+    @PostMapping("/plans/{id}/printed")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void printed(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        plans.printed(coach, id);
     }
 
     /**
-     * @param smaller whether each day asks for about 60 % of its minutes from now on
+     * @param smaller whether each day asks for less from now on; null for as it is
      */
-    record LayAgainEntry(@NotNull Boolean smaller) {}
+    record LayAgainEntry(Boolean smaller) {}
 
     /** Lays the days left again at once, for a student who did less than planned. */
     @PostMapping("/plans/{id}/laid-again")
     StoredPlan layAgain(
             @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody LayAgainEntry entry) {
-        if (!plans.ofCoach(coach, id).nextLesson().isAfter(LocalDate.now(clock))) {
-            throw new Conflict("Every day of this plan lies behind: the lesson is due.");
-        }
-        boolean changed = entry.smaller
-                ? drafts.layAgain(id, "Your coach made the plan smaller.", terms -> drafts.smaller(id, terms))
-                : drafts.layAgain(id, "Your coach laid the days left again.", UnaryOperator.identity());
-        if (!changed) throw new Conflict("Nothing would change: the days left stay as they are.");
+        if (!plans.ofCoach(coach, id).nextLesson().isAfter(LocalDate.now(clock))) throw new Conflict(PlanDrafts.OVER);
+        String reason = entry.smaller == null
+                ? "Your coach laid the days left again."
+                : entry.smaller ? "Your coach made the plan smaller." : "Your coach gave the plan its minutes back.";
+        boolean changed =
+                drafts.layAgain(id, reason, terms -> entry.smaller == null ? terms : terms.smaller(entry.smaller));
+        if (!changed) throw new Conflict(NOTHING_CHANGES);
         return plans.ofCoach(coach, id);
     }
 

@@ -3,7 +3,6 @@ package app.hodegon.server.plan;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
-import app.hodegon.core.plan.Week;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.Conflict;
@@ -14,7 +13,6 @@ import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
-import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.student.Students;
 import java.util.List;
 import java.util.Optional;
@@ -29,7 +27,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class PlanDrafts {
 
-    private static final double SMALLER = 0.6;
+    static final String OVER = "Every day of this plan lies behind: the lesson is due.";
 
     private final PlanRepository plans;
     private final Plans found;
@@ -66,6 +64,8 @@ public class PlanDrafts {
     @Transactional
     public StoredPlan draft(Account coach, UUID lessonId, PlanTerms terms) {
         StoredLesson lesson = lessons.toChange(coach, lessonId);
+        plans.ofLesson(lessonId)
+                .ifPresent(now -> requests.refuseBehind(terms, now.terms(), plans.assignedOfLesson(lessonId)));
         return found.ofCoach(coach, lay(students.ofCoach(coach, lesson.studentId()), lesson, terms));
     }
 
@@ -95,17 +95,34 @@ public class PlanDrafts {
     }
 
     private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
+        PlanView view = laid(student, lesson, terms);
+        lessons.planChanged(lesson.id());
+        return plans.add(student.id(), lesson.id(), terms, view);
+    }
+
+    private PlanView laid(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
         Optional<StoredPlan> running = plans.assignedOfLesson(lesson.id());
         PlanRequest request = requests.of(student, lesson, terms, running);
         Planner planner = new Planner(drills.of(student.coachId()));
         Plan plan = Invalid.in("edits", () -> planner.plan(request));
-        PlanView view = PlanView.of(
+        return PlanView.of(
                 plan,
                 outlooks.of(student, plan, request.from(), request.from()),
                 planner.expectedGates(request, plan),
                 running.map(r -> r.daysBefore(request.from())).orElse(List.of()));
-        lessons.planChanged(lesson.id());
-        return plans.add(student.id(), lesson.id(), terms, view);
+    }
+
+    /** What a smaller plan would ask for, before it is made. */
+    SmallerView smaller(StoredPlan running) {
+        StoredStudent student = students.byId(running.studentId());
+        PlanTerms terms = requests.withoutStopped(student.id(), running.terms());
+        if (requests.isOver(running, terms)) throw new Conflict(OVER);
+        PlanView view = laid(student, lessons.byId(running.lessonId()), terms.smaller(true));
+        return SmallerView.of(
+                running.plan(),
+                view,
+                requests.firstOpenDay(running, terms.from()),
+                running.differenceTo(running.with(view), drills.of(student.coachId())));
     }
 
     /**
@@ -123,7 +140,7 @@ public class PlanDrafts {
         StoredPlan running = assigned(planId);
         if (plans.ofLesson(running.lessonId()).filter(p -> !p.assigned()).isPresent()) return false;
         StoredStudent student = students.byId(running.studentId());
-        PlanTerms changed = terms.apply(running.terms());
+        PlanTerms changed = requests.withoutStopped(student.id(), terms.apply(running.terms()));
         if (requests.isOver(running, changed)) return false;
         UUID draft = lay(student, lessons.byId(running.lessonId()), changed);
         StoredPlan laid = plans.byId(draft).orElseThrow();
@@ -140,15 +157,5 @@ public class PlanDrafts {
 
     private StoredPlan assigned(UUID planId) {
         return plans.byId(planId).filter(StoredPlan::assigned).orElseThrow(() -> new NotFound("plan"));
-    }
-
-    /** The same terms with about 60 % of each day's minutes. */
-    PlanTerms smaller(UUID planId, PlanTerms terms) {
-        Week week = terms.week() == null
-                ? students.byId(plans.byId(planId).orElseThrow().studentId())
-                        .profile()
-                        .week()
-                : StudentEntry.week(terms.week());
-        return terms.with(StudentEntry.slots(week.scaled(SMALLER)));
     }
 }

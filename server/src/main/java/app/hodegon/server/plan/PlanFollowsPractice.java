@@ -1,5 +1,6 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.LayAgain;
@@ -10,6 +11,7 @@ import app.hodegon.server.http.Invalid;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.DayPractised;
+import app.hodegon.server.practice.DrillsStopped;
 import app.hodegon.server.practice.PracticeLog;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -56,9 +58,27 @@ public class PlanFollowsPractice {
         List<String> reasons = LayAgain.reasons(
                 Ladder.of(before, gates.of(day.student())),
                 Ladder.of(checks, gates.of(day.student())),
-                day.stopped(),
+                names(day.student(), day.stopped()),
                 missedBefore(running, day.session().day()));
         if (!reasons.isEmpty()) layAgain(running.id(), String.join(" ", reasons));
+    }
+
+    /** Pain does not wait for the end of a session. */
+    @TransactionalEventListener
+    void on(DrillsStopped stopped) {
+        List<String> reasons = names(stopped.student(), stopped.drills()).stream()
+                .map(LayAgain::stopped)
+                .toList();
+        plans.running(stopped.student())
+                .filter(running -> running.id().equals(stopped.plan()))
+                .ifPresent(running -> layAgain(running.id(), String.join(" ", reasons)));
+    }
+
+    private List<String> names(UUID student, List<String> drills) {
+        DrillLibrary library = plans.library(student);
+        return drills.stream()
+                .map(id -> library.has(id) ? library.drill(id).name() : id)
+                .toList();
     }
 
     /**

@@ -8,9 +8,11 @@ import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.Records.mapping;
 
+import app.hodegon.core.practice.Attention.Printed;
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.PlanDayRecord;
 import app.hodegon.server.db.tables.records.PlanRecord;
+import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.student.TaughtByCondition;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -20,7 +22,9 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record5;
@@ -167,6 +171,7 @@ class PlanRepository {
                                         row.value1().getFromDay(), row.value1().getNextLesson())
                                 : json.readValue(row.value2().getTerms(), PlanTerms.class),
                         List.of(),
+                        List.of(),
                         json.readValue(row.value2().getDocument(), PlanView.class)));
     }
 
@@ -200,9 +205,22 @@ class PlanRepository {
 
     /** The running plan takes the draft's days and terms; the draft is used up. */
     void takeOver(UUID running, StoredPlan draft) {
+        PlanRecord now = db.fetchSingle(PLAN, PLAN.ID.eq(running));
+        Set<LocalDate> days = draft.plan().days().stream().map(DayView::date).collect(Collectors.toSet());
+        String[] givenUp = Stream.concat(
+                        Stream.of(now.getGivenUp()).map(LocalDate::parse),
+                        db.fetchValues(PLAN_DAY.PLANNED_FOR, PLAN_DAY.PLAN_ID.eq(running)).stream())
+                .filter(d -> !days.contains(d))
+                .distinct()
+                .sorted()
+                .map(LocalDate::toString)
+                .toArray(String[]::new);
+        LocalDate eased = now.getEasedOn() == null ? LocalDate.now(clock) : now.getEasedOn();
         db.update(PLAN)
                 .set(PLAN.REVISION, PLAN.REVISION.plus(1))
                 .set(PLAN.NEXT_LESSON, draft.nextLesson())
+                .set(PLAN.GIVEN_UP, givenUp)
+                .set(PLAN.EASED_ON, draft.terms().smaller() ? eased : null)
                 .where(PLAN.ID.eq(running))
                 .execute();
         db.update(PLAN_DOCUMENT)
@@ -212,6 +230,32 @@ class PlanRepository {
                 .execute();
         db.deleteFrom(PLAN).where(PLAN.ID.eq(draft.id())).execute();
         setDays(running, draft.plan());
+    }
+
+    /** Days that stood in an earlier edition of a plan and no longer do. */
+    List<LocalDate> givenUp(UUID plan) {
+        return db.fetchSingle(PLAN, PLAN.ID.eq(plan))
+                .map(row -> Stream.of(row.get(PLAN.GIVEN_UP)))
+                .map(LocalDate::parse)
+                .toList();
+    }
+
+    Optional<LocalDate> easedOn(UUID plan) {
+        return db.select(PLAN.EASED_ON).from(PLAN).where(PLAN.ID.eq(plan)).fetchOptional(PLAN.EASED_ON);
+    }
+
+    void printed(UUID plan, LocalDate on, List<String> drills) {
+        db.update(PLAN)
+                .set(PLAN.PRINTED_ON, on)
+                .set(PLAN.PRINTED_DRILLS, drills.toArray(String[]::new))
+                .where(PLAN.ID.eq(plan))
+                .execute();
+    }
+
+    Optional<Printed> printed(UUID plan) {
+        return db.selectFrom(PLAN)
+                .where(PLAN.ID.eq(plan).and(PLAN.PRINTED_ON.isNotNull()))
+                .fetchOptional(row -> new Printed(row.getPrintedOn(), Set.of(row.getPrintedDrills())));
     }
 
     private void setDays(UUID plan, PlanView view) {

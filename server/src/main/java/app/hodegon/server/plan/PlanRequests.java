@@ -6,6 +6,7 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
+import app.hodegon.core.plan.Words;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.gate.StudentGates;
@@ -21,11 +22,15 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.UUID;
 import org.springframework.stereotype.Service;
 
 /** What the planner is asked for a lesson: the student, what was found, and the coach's terms. */
 @Service
 class PlanRequests {
+
+    /** What a smaller plan asks for of each day's minutes. */
+    private static final double SMALLER = 0.6;
 
     private final Lessons lessons;
     private final PracticeLog practice;
@@ -51,7 +56,8 @@ class PlanRequests {
         }
         Diagnosis diagnosis = lessons.diagnose(lesson, student);
         Student profile = student.profile();
-        Week week = terms.week() == null ? profile.week() : StudentEntry.week(terms.week());
+        Week whole = terms.week() == null ? profile.week() : StudentEntry.week(terms.week());
+        Week week = terms.smaller() ? whole.scaled(SMALLER) : whole;
         List<Fault> focus = terms.firstFaultOnly() ? lesson.focus().subList(0, 1) : lesson.focus();
         LocalDate from = running.map(r -> firstOpenDay(r, terms.from())).orElse(terms.from());
         if (!terms.nextLesson().isAfter(from)) {
@@ -86,7 +92,7 @@ class PlanRequests {
     }
 
     /** Today, or the day after the last one practised; never before the plan begins. */
-    private LocalDate firstOpenDay(StoredPlan running, LocalDate from) {
+    LocalDate firstOpenDay(StoredPlan running, LocalDate from) {
         LocalDate practised = practice.ofPlan(running.id()).stream()
                 .map(PracticeSession::day)
                 .max(LocalDate::compareTo)
@@ -94,6 +100,27 @@ class PlanRequests {
         LocalDate today = LocalDate.now(clock);
         LocalDate open = practised.isBefore(today) ? today : practised.plusDays(1);
         return open.isAfter(from) ? open : from;
+    }
+
+    /** Without what would keep drills in the plan that were stopped for pain. */
+    PlanTerms withoutStopped(UUID student, PlanTerms terms) {
+        return terms.without(Set.copyOf(practice.stopped(student)));
+    }
+
+    /**
+     * @param known the terms of the lesson's plan as it is
+     * @throws Invalid if the terms decide something about days that lie behind or come before the plan begins
+     */
+    void refuseBehind(PlanTerms terms, PlanTerms known, Optional<StoredPlan> running) {
+        LocalDate open = running.map(r -> firstOpenDay(r, terms.from())).orElse(terms.from());
+        List<LocalDate> behind = terms.decidedBehind(open, known);
+        if (behind.isEmpty()) return;
+        throw new Invalid(
+                "edits",
+                behind.get(0).isBefore(terms.from())
+                        ? Words.day(behind.get(0)) + " is before this plan begins."
+                        : "%s lies behind or is practised already: from %s on the plan can change."
+                                .formatted(Words.day(behind.get(0)), Words.day(open)));
     }
 
     boolean isOver(StoredPlan running, PlanTerms terms) {

@@ -24,6 +24,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What a plan is made from beside its lesson, sent whole each time so that an undo is an earlier value sent again.
@@ -31,13 +32,15 @@ import java.util.stream.Collectors;
  * @param week minutes and place by weekday for this plan only; null for the student's own week
  * @param firstFaultOnly whether the second fault waits
  * @param edits what the coach decided; null for nothing
+ * @param smaller whether each day asks for less than the week has; null for no
  */
 public record PlanTerms(
         @NotNull LocalDate from,
         @NotNull LocalDate nextLesson,
         @Size(max = 7) Map<String, @Valid SlotEntry> week,
         Boolean firstFaultOnly,
-        @Valid EditsEntry edits) {
+        @Valid EditsEntry edits,
+        Boolean smaller) {
 
     public record EditsEntry(
             @NotNull @Size(max = 200) List<@NotNull @Valid LockedEntry> locked,
@@ -101,15 +104,46 @@ public record PlanTerms(
     public PlanTerms {
         firstFaultOnly = firstFaultOnly != null && firstFaultOnly;
         if (edits == null) edits = EditsEntry.NONE;
+        smaller = smaller != null && smaller;
     }
 
     /** Without edits, in the student's own week. */
     public static PlanTerms between(LocalDate from, LocalDate nextLesson) {
-        return new PlanTerms(from, nextLesson, null, false, null);
+        return new PlanTerms(from, nextLesson, null, false, null, false);
     }
 
-    PlanTerms with(Map<String, SlotEntry> otherWeek) {
-        return new PlanTerms(from, nextLesson, otherWeek, firstFaultOnly, edits);
+    /** Asking for less each day, or again for what the week has. */
+    PlanTerms smaller(boolean less) {
+        return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, less);
+    }
+
+    /** Without what would keep these drills in the plan. */
+    PlanTerms without(Set<String> drills) {
+        EditsEntry others = new EditsEntry(
+                edits.locked().stream().filter(l -> !drills.contains(l.drill())).toList(),
+                edits.dropped(),
+                edits.chosen().stream().filter(c -> !drills.contains(c.drill())).toList(),
+                edits.skipped(),
+                edits.shortSets());
+        return new PlanTerms(from, nextLesson, week, firstFaultOnly, others, smaller);
+    }
+
+    /**
+     * Days before that one on which these terms decide something that {@code known} does not: what lies behind is no
+     * longer laid.
+     */
+    List<LocalDate> decidedBehind(LocalDate day, PlanTerms known) {
+        Stream<LocalDate> locked = edits.locked().stream()
+                .filter(l -> !known.edits.locked().contains(l))
+                .map(LockedEntry::date);
+        Stream<LocalDate> dropped = edits.dropped().stream()
+                .filter(d -> !known.edits.dropped().contains(d))
+                .map(DroppedEntry::date);
+        return Stream.concat(locked, dropped)
+                .filter(d -> d.isBefore(day))
+                .distinct()
+                .sorted()
+                .toList();
     }
 
     /** These terms with what {@code changed} has otherwise than {@code asked}. */
@@ -120,7 +154,8 @@ public record PlanTerms(
                 changed.nextLesson(),
                 sameWeek ? week : StudentEntry.slots(changed.student().week()),
                 firstFaultOnly || changed.focus().size() < asked.focus().size(),
-                edits.choosing(changed.edits()));
+                edits.choosing(changed.edits()),
+                smaller && sameWeek);
     }
 
     Edits toEdits() {

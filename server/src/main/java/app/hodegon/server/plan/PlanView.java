@@ -137,11 +137,36 @@ public record PlanView(
         }
     }
 
+    /**
+     * What is laid from the first open day on.
+     *
+     * @param behind what the days before it had; null where none lie behind
+     */
     public record TotalsView(
             @NotNull int reps,
             @NotNull int balls,
             @NotNull double minutes,
-            @NotNull int wantedReps) {}
+            @NotNull int wantedReps,
+            BehindView behind) {}
+
+    public record BehindView(
+            @NotNull int days,
+            @NotNull int reps,
+            @NotNull int balls,
+            @NotNull double minutes) {
+
+        /** Null without such days. */
+        private static BehindView of(List<DayView> days) {
+            if (days.isEmpty()) return null;
+            List<BlockView> blocks =
+                    days.stream().flatMap(d -> d.blocks().stream()).toList();
+            return new BehindView(
+                    days.size(),
+                    blocks.stream().mapToInt(BlockView::reps).sum(),
+                    blocks.stream().mapToInt(BlockView::balls).sum(),
+                    days.stream().mapToDouble(DayView::minutes).sum());
+        }
+    }
 
     public record KitView(@NotNull String id, @NotNull boolean have, String substitute) {}
 
@@ -163,18 +188,15 @@ public record PlanView(
             Plan plan, Map<Plan.Step, Forecast.Outlook> outlooks, Double expectedGates, List<DayView> behind) {
         List<DayView> days = Stream.concat(behind.stream(), plan.days().stream().map(PlanView::day))
                 .toList();
-        List<BlockView> past = behind.stream().flatMap(d -> d.blocks().stream()).toList();
         return new PlanView(
                 plan.route().stream().map(s -> step(s, outlooks.get(s))).toList(),
                 days,
                 new TotalsView(
-                        plan.totals().reps()
-                                + past.stream().mapToInt(BlockView::reps).sum(),
-                        plan.totals().balls()
-                                + past.stream().mapToInt(BlockView::balls).sum(),
-                        minutes(plan.totals().seconds())
-                                + behind.stream().mapToDouble(DayView::minutes).sum(),
-                        plan.totals().wantedReps()),
+                        plan.totals().reps(),
+                        plan.totals().balls(),
+                        minutes(plan.totals().seconds()),
+                        plan.totals().wantedReps(),
+                        BehindView.of(behind)),
                 expectedGates,
                 plan.kit().stream()
                         .map(k -> new KitView(

@@ -1,6 +1,7 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.practice.Attention.Printed;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.Complete;
@@ -10,12 +11,15 @@ import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.http.ResponseEntity;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
 
@@ -30,6 +34,7 @@ public class Plans {
     private final Drills drills;
     private final Outlooks outlooks;
     private final ApplicationEventPublisher events;
+    private final Clock clock;
 
     Plans(
             PlanRepository plans,
@@ -38,7 +43,8 @@ public class Plans {
             PracticeLog practice,
             Drills drills,
             Outlooks outlooks,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            Clock clock) {
         this.plans = plans;
         this.lessons = lessons;
         this.students = students;
@@ -46,6 +52,7 @@ public class Plans {
         this.drills = drills;
         this.outlooks = outlooks;
         this.events = events;
+        this.clock = clock;
     }
 
     /**
@@ -55,13 +62,51 @@ public class Plans {
         return plans.byId(id)
                 .filter(p -> students.teaches(coach, p.studentId()))
                 .map(this::withChanges)
+                .map(this::withStopped)
                 .orElseThrow(() -> new NotFound("plan"));
     }
 
     /** The plan made in this lesson: the draft if there is one, else the running one. */
     public Optional<StoredPlan> ofLesson(Account coach, UUID lesson) {
         lessons.ofCoach(coach, lesson);
-        return plans.ofLesson(lesson).map(this::withChanges).map(outlooks::with);
+        return plans.ofLesson(lesson)
+                .map(this::withChanges)
+                .map(this::withStopped)
+                .map(outlooks::with);
+    }
+
+    private StoredPlan withStopped(StoredPlan plan) {
+        return plan.withStopped(practice.stops(plan.studentId()).entrySet().stream()
+                .map(stop -> new StoredPlan.Stopped(stop.getKey(), stop.getValue()))
+                .sorted(Comparator.comparing(StoredPlan.Stopped::drill))
+                .toList());
+    }
+
+    /** The coach has the plan on paper as it stands. */
+    @Transactional
+    void printed(Account coach, UUID id) {
+        StoredPlan plan = ofCoach(coach, id);
+        students.toChange(coach, plan.studentId());
+        plans.printed(
+                id,
+                LocalDate.now(clock),
+                plan.drills().stream().filter(d -> !plan.isStopped(d)).toList());
+    }
+
+    /** What stands on the paper of a plan that was printed. */
+    public Optional<Printed> printed(UUID plan) {
+        return plans.printed(plan);
+    }
+
+    /** Since when a plan asks for less than it did. */
+    public Optional<LocalDate> easedOn(UUID plan) {
+        return plans.easedOn(plan);
+    }
+
+    /** The practice days as a calendar; the caller has made sure that the plan may be seen. */
+    public ResponseEntity<String> calendar(StoredPlan plan) {
+        return PlanCalendar.download(
+                withStopped(plan), plans.givenUp(plan.id()), library(plan.studentId()), clock.instant());
     }
 
     /** What a draft would change of the plan the student has. */

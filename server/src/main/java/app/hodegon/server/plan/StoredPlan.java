@@ -24,6 +24,7 @@ import java.util.stream.Collectors;
  * @param revision how often it was handed over; 1 for a draft
  * @param terms what it was made from
  * @param version to be named when the plan is changed
+ * @param stopped drills that hurt and are stopped until the coach lifts it
  * @param changes of a draft: what it would change of the plan the student has, a sentence per day
  */
 public record StoredPlan(
@@ -37,7 +38,10 @@ public record StoredPlan(
         @NotNull int version,
         @NotNull PlanTerms terms,
         @NotNull List<String> changes,
+        @NotNull List<Stopped> stopped,
         @NotNull PlanView plan) {
+
+    public record Stopped(@NotNull String drill, @NotNull LocalDate since) {}
 
     private static final int MOST_BLOCKS = 20;
     private static final int MOST_REPS = 100;
@@ -61,7 +65,16 @@ public record StoredPlan(
 
     StoredPlan with(PlanView other) {
         return new StoredPlan(
-                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, changes, other);
+                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, changes, stopped, other);
+    }
+
+    StoredPlan withStopped(List<Stopped> now) {
+        return new StoredPlan(
+                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, changes, now, plan);
+    }
+
+    boolean isStopped(String drill) {
+        return stopped.stream().anyMatch(s -> s.drill().equals(drill));
     }
 
     /** The day on which each gate was likely when the plan was laid. */
@@ -119,6 +132,6 @@ public record StoredPlan(
 
     StoredPlan withChanges(List<String> said) {
         return new StoredPlan(
-                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, said, plan);
+                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, said, stopped, plan);
     }
 }

@@ -114,6 +114,7 @@ public class PracticeLog {
                 session.finished() && before.filter(b -> b.session().finished()).isEmpty();
         List<String> stopped = store(student, flags, plan, sent);
         if (finishes) events.publishEvent(new DayPractised(student, plan, session, stopped));
+        else if (!stopped.isEmpty()) events.publishEvent(new DrillsStopped(student, plan, stopped));
         events.publishEvent(new StudentChanged(student));
         return sent;
     }
