@@ -67,6 +67,7 @@ async function ask(method: string, path: string, body: unknown, { seen, save }: 
       method,
       headers: {
         Accept: "application/json",
+        "Time-Zone": Intl.DateTimeFormat().resolvedOptions().timeZone,
         ...(body === undefined ? {} : { "Content-Type": "application/json" }),
         ...(method === "GET" ? {} : { "X-XSRF-TOKEN": csrfToken() }),
         ...(seen === undefined ? {} : { "If-Match": `"${seen}"` }),

@@ -257,6 +257,7 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
       terms: { from, nextLesson },
       changes: [],
       stopped: [],
+      today: today(),
       plan: {
         route: [
           {

@@ -48,6 +48,7 @@ function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
         until={nextLesson}
         catalogue={catalogue}
         practised={today.practised}
+        today={today.date}
       />
       <p className="text-soft text-sm">
         Filled is done. On the right: how likely this gate is passed by your lesson on {longDay(nextLesson)}.

@@ -14,7 +14,7 @@ import { useState } from "react";
 import { queries } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, PlanBlock, StoredPlan } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { longDay, today } from "@/calendar/dates";
+import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 import { DrillDiagram } from "../drill/DrillDiagram";
@@ -33,7 +33,7 @@ export function chosenBlock(stored: StoredPlan, chosen: Chosen | undefined): Pla
 
 /** The practice day before or after this one, today or later. */
 export function neighbour(stored: StoredPlan, date: string, by: 1 | -1): string | undefined {
-  const dates = stored.plan.days.map((d) => d.date).filter((d) => d >= today());
+  const dates = stored.plan.days.map((d) => d.date).filter((d) => d >= stored.today);
   return dates[dates.indexOf(date) + by];
 }
 

@@ -28,6 +28,7 @@ const PLAN: StoredPlan = {
   terms: { from: "2026-12-02", nextLesson: "2026-12-15" },
   changes: [],
   stopped: [],
+  today: "2026-12-01",
   plan: {
     route: [
       { rung: "feel", fault: "sway", drill: "disc-turn", gate, why: "works directly on sway", chance: 0.84 },

@@ -6,7 +6,7 @@ import { Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, Plan, StoredPlan } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
-import { longDay, plusDays, shortDay, today } from "@/calendar/dates";
+import { longDay, plusDays, shortDay } from "@/calendar/dates";
 import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { Meanwhile } from "@/ui/Meanwhile";
@@ -208,7 +208,7 @@ function PlanSheet({
   const hand = lesson.handedness as Hand;
   const [chosen, setChosen] = useState<Chosen>();
   const focusRef = useRef(false);
-  const over = stored.nextLesson <= today();
+  const over = stored.nextLesson <= stored.today;
   const drill = (id: string) => catalogue.drills[id]?.name ?? id;
   const rung = (id: string) => catalogue.rungs.find((r) => r.id === id)?.label ?? id;
   const kit = (id: string) => catalogue.equipment.find((e) => e.id === id)?.label ?? id;
@@ -233,6 +233,7 @@ function PlanSheet({
             until={stored.nextLesson}
             catalogue={catalogue}
             practised={practised}
+            today={stored.today}
             edit={over ? undefined : { stored, work, chosen, onChoose: setChosen, focusRef }}
           />
           {!over && (

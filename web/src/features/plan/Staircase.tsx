@@ -1,6 +1,6 @@
 import { useId } from "react";
 import type { Catalogue, Plan } from "@/api/types";
-import { dayOfMonth, shortDay, today, weekdayLetter } from "@/calendar/dates";
+import { dayOfMonth, shortDay, weekdayLetter } from "@/calendar/dates";
 import { StairBlock, type StairEdit } from "./StairBlock";
 import { stairs } from "./stairs";
 
@@ -13,10 +13,21 @@ type Props = {
   compact?: boolean;
   /** Lets a coach choose, drag and change blocks. */
   edit?: StairEdit;
+  /** The student's day. */
+  today: string;
 };
 
 /** The climb to the next lesson. Done is filled, to come is outlined; a bar under a day marks a place with balls. */
-export function Staircase({ plan, from, until, catalogue, practised = [], compact = false, edit }: Props) {
+export function Staircase({
+  plan,
+  from,
+  until,
+  catalogue,
+  practised = [],
+  compact = false,
+  edit,
+  today,
+}: Props) {
   const id = useId();
   const left = compact ? 70 : 96;
   const right = compact ? 54 : 84;
@@ -27,7 +38,6 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
   const y = (row: number) => bottom - (row + 1) * rowHeight;
   const label = (rung: string) => catalogue.rungs.find((r) => r.id === rung)?.label ?? rung;
   const first = plan.route[0]?.fault;
-  const now = today();
   const font = compact ? 13 : 14;
   return (
     <svg
@@ -69,7 +79,7 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
       ))}
       {shape.days.map((day, i) => (
         <g key={day.date} transform={`translate(${left + day.x} 0)`}>
-          {day.date === now && (
+          {day.date === today && (
             <rect x="0" y="4" width={shape.dayWidth} height={bottom - 4} fill="var(--tint)" />
           )}
           {day.planned && !day.home && (
@@ -110,7 +120,7 @@ export function Staircase({ plan, from, until, catalogue, practised = [], compac
             dayWidth={shape.dayWidth}
             scale={width}
             label={`${shortDay(t.date)}: ${catalogue.drills[t.drill]?.name}, ${label(t.rung).toLowerCase()}, ${t.reps} reps${t.locked ? ", locked" : ""}`}
-            edit={t.done || t.date < now ? undefined : edit}
+            edit={t.done || t.date < today ? undefined : edit}
           >
             <rect
               x={left + t.x + 1.5}

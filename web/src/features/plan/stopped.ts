@@ -1,9 +1,12 @@
 import type { PlanDay, StoredPlan } from "@/api/types";
-import { today } from "@/calendar/dates";
 
 /** Whether a drill still stands on a day to come although it hurt. */
-export function isStopped(stored: Pick<StoredPlan, "stopped">, drill: string, date: string): boolean {
-  return date >= today() && stored.stopped.some((s) => s.drill === drill);
+export function isStopped(
+  stored: Pick<StoredPlan, "stopped" | "today">,
+  drill: string,
+  date: string,
+): boolean {
+  return date >= stored.today && stored.stopped.some((s) => s.drill === drill);
 }
 
 /** The days to come on which something stands that hurt. */

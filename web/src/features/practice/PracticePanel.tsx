@@ -148,7 +148,9 @@ function daysOf(sessions: Session[], planned: Wire["PlannedDay"][], first: boole
   const reps = new Map(planned.map((p) => [p.date, p.reps]));
   const done = sessions.map((s) => ({ date: s.day, session: s, planned: reps.get(s.day) }));
   const days = new Set(sessions.map((s) => s.day));
-  const [newest, oldest] = [first ? today() : sessions[0]!.day, last ? "" : sessions.at(-1)!.day];
+  // The latest planned day may be a day ahead of the coach's: it is the student's today.
+  const now = [today(), planned[0]?.date ?? ""].sort()[1]!;
+  const [newest, oldest] = [first ? now : sessions[0]!.day, last ? "" : sessions.at(-1)!.day];
   const missed = planned
     .filter((p) => !days.has(p.date) && p.date < newest && p.date > oldest)
     .map((p) => ({ date: p.date, planned: p.reps }));

@@ -5,7 +5,7 @@ import { Link } from "react-router";
 import { queries } from "@/api/queries";
 import type { RosterLine } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
-import { daysBetween, shortDay, today } from "@/calendar/dates";
+import { daysBetween, shortDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { TakeRecord } from "./RecordTools";
 
@@ -76,10 +76,10 @@ export default function RosterPage() {
                   {student.lastLesson ? shortDay(student.lastLesson) : "–"}
                 </td>
                 <td className="pr-3 whitespace-nowrap">
-                  <NextLesson date={student.nextLesson} />
+                  <NextLesson date={student.nextLesson} today={student.today} />
                 </td>
                 <td className="whitespace-nowrap">
-                  {student.lastPractice ? ago(student.lastPractice) : "–"}
+                  {student.lastPractice ? ago(student.lastPractice, student.today) : "–"}
                 </td>
               </tr>
             ))}
@@ -90,15 +90,15 @@ export default function RosterPage() {
   );
 }
 
-function NextLesson({ date }: { date?: string | null }) {
+function NextLesson({ date, today }: { date?: string | null; today: string }) {
   if (!date) return <span className="text-soft">no plan</span>;
-  const days = daysBetween(today(), date);
+  const days = daysBetween(today, date);
   if (days === 0) return <strong>today</strong>;
   return days < 0 ? <span className="text-warn">was {shortDay(date)}</span> : <>{shortDay(date)}</>;
 }
 
-function ago(day: string): string {
-  const days = daysBetween(day, today());
+function ago(day: string, today: string): string {
+  const days = daysBetween(day, today);
   if (days <= 0) return "today";
   return days === 1 ? "yesterday" : `${days} days ago`;
 }

@@ -19,6 +19,7 @@ const line = (name: string, part: Partial<RosterLine> = {}): RosterLine => ({
   handedness: "right",
   level: "improver",
   hurt: false,
+  today: today(),
   ...part,
 });
 

@@ -11,4 +11,3 @@ alter table plan add column given_up varchar(10) array default array[] not null;
 
 -- Where somebody is, as the browser last said; null before the first visit. A day is the day there.
 alter table account add column zone varchar(60);
-alter table student add column zone varchar(60);

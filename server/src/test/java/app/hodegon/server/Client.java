@@ -20,6 +20,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** One browser's worth of cookies, talking HTTP to the running server. */
 public final class Client {
 
+    private String zone;
     private static final JsonMapper JSON = new JsonMapper();
 
     private final URI base;
@@ -97,6 +98,12 @@ public final class Client {
         throw new AssertionError("no student " + name);
     }
 
+    /** From now on a browser in that zone. */
+    public Client in(String otherZone) {
+        zone = otherZone;
+        return this;
+    }
+
     public Client coach() {
         return signIn("coach@demo.example", "demo-coach");
     }
@@ -165,6 +172,7 @@ public final class Client {
                 .method(method, json == null ? BodyPublishers.noBody() : BodyPublishers.ofString(json));
         headers.forEach(request::header);
         if (json != null) request.header("Content-Type", "application/json");
+        if (zone != null) request.header("Time-Zone", zone);
         if (!token().isEmpty()) request.header("X-XSRF-TOKEN", token());
         try {
             HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());

@@ -1,11 +1,14 @@
 package app.hodegon.server.attention;
 
+import static app.hodegon.server.db.Tables.ACCOUNT;
 import static app.hodegon.server.db.Tables.ATTENTION;
 import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.impl.DSL.case_;
 import static org.jooq.impl.DSL.count;
 import static org.jooq.impl.DSL.field;
+import static org.jooq.impl.DSL.inline;
 import static org.jooq.impl.DSL.selectCount;
 import static org.jooq.impl.SQLDataType.VARCHAR;
 
@@ -16,11 +19,14 @@ import app.hodegon.server.student.TaughtByCondition;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
 import org.jooq.DSLContext;
+import org.jooq.Field;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -64,13 +70,18 @@ class AttentionRepository {
                 .execute();
     }
 
-    /** What wants this coach on that day, most urgent first, the longest waiting first among equals. */
-    Attentions.Due due(UUID coach, Set<UUID> standingInFor, LocalDate today, int most) {
+    /**
+     * What wants this coach on that day, most urgent first, the longest waiting first among equals.
+     *
+     * @param days which day it is in each zone
+     */
+    Attentions.Due due(UUID coach, Set<UUID> standingInFor, LocalDate today, Map<ZoneId, LocalDate> days, int most) {
+        Field<LocalDate> theirs = studentsDay(days, today);
         // The key of a student who does not practise is the first day missed.
         var missed = field(selectCount()
                 .from(PLAN_DAY)
                 .where(PLAN_DAY.PLAN_ID.eq(PLAN.ID))
-                .and(PLAN_DAY.PLANNED_FOR.lt(today))
+                .and(PLAN_DAY.PLANNED_FOR.lt(theirs))
                 .and(PLAN_DAY.PLANNED_FOR.cast(VARCHAR).ge(ATTENTION.SUBJECT_KEY)));
         var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, PLAN.EASED_ON, missed, count().over())
                 .from(ATTENTION)
@@ -78,11 +89,13 @@ class AttentionRepository {
                 .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
                 .leftJoin(PLAN)
                 .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
+                .leftJoin(ACCOUNT)
+                .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
                 .where(TaughtByCondition.of(coach, standingInFor))
-                .and(ATTENTION.HOLDS_FROM.le(today))
+                .and(ATTENTION.HOLDS_FROM.le(theirs))
                 .and(ATTENTION.SEEN_AT.isNull())
                 // Once the lesson is due there is no plan left to practise.
-                .and(ATTENTION.KIND.ne(Kind.ABSENT.id()).or(PLAN.NEXT_LESSON.gt(today)))
+                .and(ATTENTION.KIND.ne(Kind.ABSENT.id()).or(PLAN.NEXT_LESSON.gt(theirs)))
                 .orderBy(ATTENTION.URGENCY, ATTENTION.HOLDS_FROM, STUDENT.NAME)
                 .limit(most)
                 .fetch();
@@ -101,6 +114,15 @@ class AttentionRepository {
                 row.value5(),
                 reason(row.value1(), row.value6())));
         return new Attentions.Due(first, rows.isEmpty() ? 0 : rows.get(0).value7());
+    }
+
+    /** The day where a student is; the coach's where that is not known. */
+    private static Field<LocalDate> studentsDay(Map<ZoneId, LocalDate> days, LocalDate coachs) {
+        Map<Field<String>, Field<LocalDate>> known = new HashMap<>();
+        days.forEach((zone, day) -> known.put(inline(zone.getId()), inline(day)));
+        return known.isEmpty()
+                ? inline(coachs)
+                : case_(ACCOUNT.ZONE).mapFields(known).else_(inline(coachs));
     }
 
     /** As it was found, and for days missed with how many they are by now. */

@@ -11,6 +11,7 @@ import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +34,7 @@ class Attentions {
     private final PracticeLog practice;
     private final StudentGates gates;
     private final Students students;
+    private final Today today;
 
     Attentions(
             AttentionRepository attentions,
@@ -40,8 +42,10 @@ class Attentions {
             Lessons lessons,
             PracticeLog practice,
             StudentGates gates,
-            Students students) {
+            Students students,
+            Today today) {
         this.students = students;
+        this.today = today;
         this.attentions = attentions;
         this.plans = plans;
         this.lessons = lessons;
@@ -85,8 +89,8 @@ class Attentions {
      */
     record Due(List<AttentionView> first, int all) {}
 
-    Due due(UUID coach, LocalDate today, int most) {
-        return attentions.due(coach, students.standingInFor(coach), today, most);
+    Due due(UUID coach, LocalDate day, int most) {
+        return attentions.due(coach, students.standingInFor(coach), day, today.ofZones(), most);
     }
 
     @Transactional

@@ -12,12 +12,12 @@ import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.zone.Today;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -41,7 +41,7 @@ class TodayController {
     private final PracticeLog practice;
     private final Students students;
     private final StudentGates gates;
-    private final Clock clock;
+    private final Today today;
 
     TodayController(
             Attentions attentions,
@@ -49,13 +49,13 @@ class TodayController {
             PracticeLog practice,
             Students students,
             StudentGates gates,
-            Clock clock) {
+            Today today) {
         this.attentions = attentions;
         this.plans = plans;
         this.practice = practice;
         this.students = students;
         this.gates = gates;
-        this.clock = clock;
+        this.today = today;
     }
 
     /**
@@ -93,7 +93,7 @@ class TodayController {
     @GetMapping
     CoachsDay day(
             @AuthenticationPrincipal Account coach, @RequestParam(defaultValue = "50") @Min(1) @Max(10_000) int most) {
-        LocalDate today = LocalDate.now(clock);
+        LocalDate today = this.today.ofCoach(coach.id());
         List<LessonDue> due = plans.lessonsOn(coach.id(), today);
         List<UUID> ids = due.stream().map(d -> d.plan().id()).toList();
         var days = practice.days(ids);

@@ -11,6 +11,7 @@ import app.hodegon.server.http.Stale;
 import app.hodegon.server.lesson.LessonEntry.Moment;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.zone.Today;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
@@ -18,7 +19,6 @@ import jakarta.validation.constraints.NotEmpty;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -47,12 +47,12 @@ class LessonController {
 
     private final Lessons lessons;
     private final Students students;
-    private final Clock clock;
+    private final Today today;
 
-    LessonController(Lessons lessons, Students students, Clock clock) {
+    LessonController(Lessons lessons, Students students, Today today) {
         this.lessons = lessons;
         this.students = students;
-        this.clock = clock;
+        this.today = today;
     }
 
     /**
@@ -81,7 +81,7 @@ class LessonController {
     @PostMapping("/students/{studentId}/lessons")
     @ResponseStatus(HttpStatus.CREATED)
     LessonView begin(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
-        return view(coach, lessons.begin(coach, studentId, LocalDate.now(clock)));
+        return view(coach, lessons.begin(coach, studentId, today.ofCoach(coach.id())));
     }
 
     @GetMapping("/lessons/{id}")

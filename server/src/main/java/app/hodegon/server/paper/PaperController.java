@@ -10,10 +10,10 @@ import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.StoredSession;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.zone.Today;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import java.nio.charset.StandardCharsets;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -37,13 +37,13 @@ class PaperController {
     private final Plans plans;
     private final Students students;
     private final PracticeLog practice;
-    private final Clock clock;
+    private final Today today;
 
-    PaperController(Plans plans, Students students, PracticeLog practice, Clock clock) {
+    PaperController(Plans plans, Students students, PracticeLog practice, Today today) {
         this.plans = plans;
         this.students = students;
         this.practice = practice;
-        this.clock = clock;
+        this.today = today;
     }
 
     /**
@@ -59,9 +59,9 @@ class PaperController {
     List<PaperDay> days(@AuthenticationPrincipal Account coach, @PathVariable UUID planId) {
         StoredPlan plan = plans.ofCoach(coach, planId);
         List<PracticeSession> sessions = practice.ofPlan(planId);
-        LocalDate today = LocalDate.now(clock);
+        LocalDate now = today.ofStudent(plan.studentId());
         return plan.plan().days().stream()
-                .filter(day -> !day.date().isAfter(today))
+                .filter(day -> !day.date().isAfter(now))
                 .map(day -> new PaperDay(
                         day,
                         find(sessions, planId, day.date())
@@ -80,7 +80,7 @@ class PaperController {
             @Valid @RequestBody PaperEntry entry) {
         StoredPlan plan = plans.ofCoach(coach, planId);
         if (!plan.assigned()) throw new Conflict("The student does not have this plan yet.");
-        if (date.isAfter(LocalDate.now(clock))) throw new Invalid("date", "This day is still to come.");
+        if (date.isAfter(today.ofStudent(plan.studentId()))) throw new Invalid("date", "This day is still to come.");
         DayView day = plan.on(date).orElseThrow(() -> new Invalid("date", "The plan has no practice on " + date + "."));
         if (byPhone(practice.ofPlan(planId), planId, date)) {
             throw new Conflict("This day came by phone already.");

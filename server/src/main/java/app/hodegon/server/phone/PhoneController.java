@@ -24,13 +24,13 @@ import app.hodegon.server.practice.StoredSession;
 import app.hodegon.server.reminder.Reminders;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.zone.Today;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -57,7 +57,7 @@ class PhoneController {
     private final StudentGates gates;
     private final Reminders reminders;
     private final PlanFollowsPractice follows;
-    private final Clock clock;
+    private final Today today;
 
     PhoneController(
             Students students,
@@ -66,14 +66,14 @@ class PhoneController {
             StudentGates gates,
             Reminders reminders,
             PlanFollowsPractice follows,
-            Clock clock) {
+            Today today) {
         this.students = students;
         this.plans = plans;
         this.practice = practice;
         this.gates = gates;
         this.reminders = reminders;
         this.follows = follows;
-        this.clock = clock;
+        this.today = today;
     }
 
     /**
@@ -189,7 +189,7 @@ class PhoneController {
         StoredStudent student = students.self(account);
         StoredPlan plan = plans.ofStudent(student.id(), entry.planId()).orElseThrow(() -> new NotFound("plan"));
         StoredSession sent =
-                new SessionReader(plan, plans.library(student.id())).session(id, entry, LocalDate.now(clock));
+                new SessionReader(plan, plans.library(student.id())).session(id, entry, today.ofStudent(student.id()));
         StoredSession stored = practice.put(student.id(), student.profile().flags(), plan.id(), sent);
         List<RungStanding> rungs = RungStanding.of(practice.checks(student.id()), gates.of(student.id())).stream()
                 .filter(r -> stored.session().checks().stream()

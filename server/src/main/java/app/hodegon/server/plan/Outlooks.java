@@ -6,7 +6,7 @@ import app.hodegon.server.drill.Drills;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
-import java.time.Clock;
+import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.Map;
 import org.springframework.stereotype.Service;
@@ -21,13 +21,13 @@ class Outlooks {
     private final Students students;
     private final PracticeLog practice;
     private final Drills drills;
-    private final Clock clock;
+    private final Today today;
 
-    Outlooks(Students students, PracticeLog practice, Drills drills, Clock clock) {
+    Outlooks(Students students, PracticeLog practice, Drills drills, Today today) {
         this.students = students;
         this.practice = practice;
         this.drills = drills;
-        this.clock = clock;
+        this.today = today;
     }
 
     /** The chance of each step of a plan that begins on that day. */
@@ -44,6 +44,7 @@ class Outlooks {
     StoredPlan with(StoredPlan plan) {
         if (!plan.assigned()) return plan;
         StoredStudent student = students.byId(plan.studentId());
-        return plan.with(plan.plan().with(of(student, plan.plan().toPlan(), plan.from(), LocalDate.now(clock))));
+        return plan.with(
+                plan.plan().with(of(student, plan.plan().toPlan(), plan.from(), today.ofStudent(student.id()))));
     }
 }

@@ -10,10 +10,10 @@ import app.hodegon.server.http.NotFound;
 import app.hodegon.server.http.Stale;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.zone.Today;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.time.Clock;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.UUID;
@@ -42,15 +42,15 @@ class PlanController {
     private final PlanOffers offers;
     private final Lessons lessons;
     private final Students students;
-    private final Clock clock;
+    private final Today today;
 
-    PlanController(Plans plans, PlanDrafts drafts, PlanOffers offers, Lessons lessons, Students students, Clock clock) {
+    PlanController(Plans plans, PlanDrafts drafts, PlanOffers offers, Lessons lessons, Students students, Today today) {
         this.plans = plans;
         this.drafts = drafts;
         this.offers = offers;
         this.lessons = lessons;
         this.students = students;
-        this.clock = clock;
+        this.today = today;
     }
 
     private static final String NOTHING_CHANGES =
@@ -81,7 +81,7 @@ class PlanController {
     @GetMapping("/students/{studentId}/planned")
     List<PlannedDay> planned(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
         students.ofCoach(coach, studentId);
-        return plans.planned(studentId, LocalDate.now(clock));
+        return plans.planned(studentId, today.ofStudent(studentId));
     }
 
     @GetMapping("/lessons/{lessonId}/plan/offers")
@@ -135,7 +135,8 @@ class PlanController {
     @PostMapping("/plans/{id}/laid-again")
     StoredPlan layAgain(
             @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody LayAgainEntry entry) {
-        if (!plans.ofCoach(coach, id).nextLesson().isAfter(LocalDate.now(clock))) throw new Conflict(PlanDrafts.OVER);
+        StoredPlan plan = plans.ofCoach(coach, id);
+        if (!plan.nextLesson().isAfter(plan.today())) throw new Conflict(PlanDrafts.OVER);
         String reason = entry.smaller == null
                 ? "Your coach laid the days left again."
                 : entry.smaller ? "Your coach made the plan smaller." : "Your coach gave the plan its minutes back.";

@@ -13,7 +13,7 @@ import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.DayPractised;
 import app.hodegon.server.practice.DrillsStopped;
 import app.hodegon.server.practice.PracticeLog;
-import java.time.Clock;
+import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -38,14 +38,14 @@ public class PlanFollowsPractice {
     private final PlanDrafts drafts;
     private final PracticeLog practice;
     private final StudentGates gates;
-    private final Clock clock;
+    private final Today today;
 
-    PlanFollowsPractice(Plans plans, PlanDrafts drafts, PracticeLog practice, StudentGates gates, Clock clock) {
+    PlanFollowsPractice(Plans plans, PlanDrafts drafts, PracticeLog practice, StudentGates gates, Today today) {
         this.plans = plans;
         this.drafts = drafts;
         this.practice = practice;
         this.gates = gates;
-        this.clock = clock;
+        this.today = today;
     }
 
     @TransactionalEventListener
@@ -90,11 +90,11 @@ public class PlanFollowsPractice {
     public Optional<StoredPlan> look(UUID student) {
         Optional<StoredPlan> running = plans.running(student);
         if (running.isEmpty()) return running;
-        LocalDate today = LocalDate.now(clock);
+        LocalDate now = today.ofStudent(student);
         boolean begun = practice.days(List.of(running.get().id())).values().stream()
                 .flatMap(List::stream)
-                .anyMatch(d -> d.day().equals(today));
-        int missed = begun ? 0 : missedBefore(running.get(), today);
+                .anyMatch(d -> d.day().equals(now));
+        int missed = begun ? 0 : missedBefore(running.get(), now);
         if (missed == 0) return running;
         layAgain(running.get().id(), LayAgain.missed(missed).orElseThrow());
         return plans.running(student);

@@ -14,6 +14,7 @@ import app.hodegon.server.db.tables.records.PlanDayRecord;
 import app.hodegon.server.db.tables.records.PlanRecord;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.student.TaughtByCondition;
+import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -37,11 +38,13 @@ class PlanRepository {
 
     private final DSLContext db;
     private final Clock clock;
+    private final Today today;
     private final JsonMapper json;
 
-    PlanRepository(DSLContext db, Clock clock, JsonMapper json) {
+    PlanRepository(DSLContext db, Clock clock, Today today, JsonMapper json) {
         this.db = db;
         this.clock = clock;
+        this.today = today;
         // Earlier plans have no contrast, no locks and no harder form: what is missing is none.
         this.json = json.rebuild()
                 .disable(DeserializationFeature.FAIL_ON_NULL_FOR_PRIMITIVES)
@@ -133,13 +136,16 @@ class PlanRepository {
     }
 
     List<Relaid> relaid(UUID plan) {
-        return db.selectFrom(PLAN_RELAID)
-                .where(PLAN_RELAID.PLAN_ID.eq(plan))
+        return db.select(PLAN_RELAID, PLAN.STUDENT_ID)
+                .from(PLAN_RELAID)
+                .join(PLAN)
+                .on(PLAN.ID.eq(PLAN_RELAID.PLAN_ID))
+                .where(PLAN.ID.eq(plan))
                 .orderBy(PLAN_RELAID.REVISION.desc())
                 .fetch(row -> new Relaid(
-                        row.getRelaidAt().toLocalDate(),
-                        row.getReason(),
-                        List.of(json.readValue(row.getChanges(), String[].class))));
+                        today.dayOf(row.value1().getRelaidAt(), row.value2()),
+                        row.value1().getReason(),
+                        List.of(json.readValue(row.value1().getChanges(), String[].class))));
     }
 
     Optional<StoredPlan> ofLesson(UUID lesson) {
@@ -171,6 +177,7 @@ class PlanRepository {
                                         row.value1().getFromDay(), row.value1().getNextLesson())
                                 : json.readValue(row.value2().getTerms(), PlanTerms.class),
                         List.of(),
+                        today.ofStudent(row.value1().getStudentId()),
                         List.of(),
                         json.readValue(row.value2().getDocument(), PlanView.class)));
     }
@@ -215,7 +222,7 @@ class PlanRepository {
                 .sorted()
                 .map(LocalDate::toString)
                 .toArray(String[]::new);
-        LocalDate eased = now.getEasedOn() == null ? LocalDate.now(clock) : now.getEasedOn();
+        LocalDate eased = now.getEasedOn() == null ? today.ofStudent(now.getStudentId()) : now.getEasedOn();
         db.update(PLAN)
                 .set(PLAN.REVISION, PLAN.REVISION.plus(1))
                 .set(PLAN.NEXT_LESSON, draft.nextLesson())

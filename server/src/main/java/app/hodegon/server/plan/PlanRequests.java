@@ -17,7 +17,7 @@ import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentEntry;
-import java.time.Clock;
+import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
@@ -36,14 +36,14 @@ class PlanRequests {
     private final PracticeLog practice;
     private final Drills drills;
     private final StudentGates gates;
-    private final Clock clock;
+    private final Today today;
 
-    PlanRequests(Lessons lessons, PracticeLog practice, Drills drills, StudentGates gates, Clock clock) {
+    PlanRequests(Lessons lessons, PracticeLog practice, Drills drills, StudentGates gates, Today today) {
         this.lessons = lessons;
         this.practice = practice;
         this.drills = drills;
         this.gates = gates;
-        this.clock = clock;
+        this.today = today;
     }
 
     /**
@@ -97,8 +97,8 @@ class PlanRequests {
                 .map(PracticeSession::day)
                 .max(LocalDate::compareTo)
                 .orElse(LocalDate.MIN);
-        LocalDate today = LocalDate.now(clock);
-        LocalDate open = practised.isBefore(today) ? today : practised.plusDays(1);
+        LocalDate now = today.ofStudent(running.studentId());
+        LocalDate open = practised.isBefore(now) ? now : practised.plusDays(1);
         return open.isAfter(from) ? open : from;
     }
 

@@ -11,6 +11,7 @@ import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.util.Collection;
@@ -35,6 +36,7 @@ public class Plans {
     private final Outlooks outlooks;
     private final ApplicationEventPublisher events;
     private final Clock clock;
+    private final Today today;
 
     Plans(
             PlanRepository plans,
@@ -44,7 +46,8 @@ public class Plans {
             Drills drills,
             Outlooks outlooks,
             ApplicationEventPublisher events,
-            Clock clock) {
+            Clock clock,
+            Today today) {
         this.plans = plans;
         this.lessons = lessons;
         this.students = students;
@@ -53,6 +56,7 @@ public class Plans {
         this.outlooks = outlooks;
         this.events = events;
         this.clock = clock;
+        this.today = today;
     }
 
     /**
@@ -89,7 +93,7 @@ public class Plans {
         students.toChange(coach, plan.studentId());
         plans.printed(
                 id,
-                LocalDate.now(clock),
+                today.ofCoach(coach.id()),
                 plan.drills().stream().filter(d -> !plan.isStopped(d)).toList());
     }
 

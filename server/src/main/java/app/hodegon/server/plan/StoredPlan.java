@@ -24,6 +24,7 @@ import java.util.stream.Collectors;
  * @param revision how often it was handed over; 1 for a draft
  * @param terms what it was made from
  * @param version to be named when the plan is changed
+ * @param today for the student
  * @param stopped drills that hurt and are stopped until the coach lifts it
  * @param changes of a draft: what it would change of the plan the student has, a sentence per day
  */
@@ -38,6 +39,7 @@ public record StoredPlan(
         @NotNull int version,
         @NotNull PlanTerms terms,
         @NotNull List<String> changes,
+        @NotNull LocalDate today,
         @NotNull List<Stopped> stopped,
         @NotNull PlanView plan) {
 
@@ -65,12 +67,36 @@ public record StoredPlan(
 
     StoredPlan with(PlanView other) {
         return new StoredPlan(
-                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, changes, stopped, other);
+                id,
+                studentId,
+                lessonId,
+                from,
+                nextLesson,
+                assigned,
+                revision,
+                version,
+                terms,
+                changes,
+                today,
+                stopped,
+                other);
     }
 
     StoredPlan withStopped(List<Stopped> now) {
         return new StoredPlan(
-                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, changes, now, plan);
+                id,
+                studentId,
+                lessonId,
+                from,
+                nextLesson,
+                assigned,
+                revision,
+                version,
+                terms,
+                changes,
+                today,
+                now,
+                plan);
     }
 
     boolean isStopped(String drill) {
@@ -132,6 +158,18 @@ public record StoredPlan(
 
     StoredPlan withChanges(List<String> said) {
         return new StoredPlan(
-                id, studentId, lessonId, from, nextLesson, assigned, revision, version, terms, said, stopped, plan);
+                id,
+                studentId,
+                lessonId,
+                from,
+                nextLesson,
+                assigned,
+                revision,
+                version,
+                terms,
+                said,
+                today,
+                stopped,
+                plan);
     }
 }

@@ -23,6 +23,7 @@ import app.hodegon.core.swing.Tally;
 import app.hodegon.server.db.tables.records.PracticeBlockRecord;
 import app.hodegon.server.db.tables.records.PracticeSessionRecord;
 import app.hodegon.server.db.tables.records.PracticeShotRecord;
+import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -46,9 +47,11 @@ import org.springframework.stereotype.Repository;
 class PracticeRepository {
 
     private final DSLContext db;
+    private final Today today;
     private final Clock clock;
 
-    PracticeRepository(DSLContext db, Clock clock) {
+    PracticeRepository(DSLContext db, Clock clock, Today today) {
+        this.today = today;
         this.db = db;
         this.clock = clock;
     }
@@ -153,7 +156,7 @@ class PracticeRepository {
                 .from(DRILL_STOP)
                 .where(DRILL_STOP.STUDENT_ID.eq(student).and(DRILL_STOP.LIFTED_AT.isNull()))
                 .groupBy(DRILL_STOP.DRILL)
-                .fetchMap(row -> row.value1(), row -> row.value2().toLocalDate());
+                .fetchMap(row -> row.value1(), row -> today.dayOf(row.value2(), student));
     }
 
     List<PracticeSession> ofPlan(UUID plan) {

@@ -30,7 +30,7 @@ import app.hodegon.server.progress.ProgressView.ProposalView;
 import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
-import java.time.Clock;
+import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
@@ -52,7 +52,7 @@ class ProgressService {
     private final Approaches approaches;
     private final ShotFiles shots;
     private final AnswerRepository answers;
-    private final Clock clock;
+    private final Today today;
 
     ProgressService(
             Lessons lessons,
@@ -62,7 +62,7 @@ class ProgressService {
             Approaches approaches,
             ShotFiles shots,
             AnswerRepository answers,
-            Clock clock) {
+            Today today) {
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
@@ -70,7 +70,7 @@ class ProgressService {
         this.approaches = approaches;
         this.shots = shots;
         this.answers = answers;
-        this.clock = clock;
+        this.today = today;
     }
 
     /**
@@ -163,7 +163,8 @@ class ProgressService {
 
     private Since since(Account coach, StoredLesson then, StoredLesson now) {
         Optional<PlanHead> plan = PlanHead.of(then.id(), plans.heads(List.of(then.id())));
-        Optional<Done> done = plan.map(p -> done(p, now.heldOn(), practice.days(List.of(p.id()))));
+        Optional<Done> done =
+                plan.map(p -> done(p, now.heldOn(), practice.days(List.of(p.id())), today.ofStudent(now.studentId())));
         List<Gated> gates = plan.flatMap(p -> plans.ofStudent(now.studentId(), p.id()))
                 .map(p -> Gated.of(p, practice.ladder(now.studentId())))
                 .orElse(List.of());
@@ -245,7 +246,11 @@ class ProgressService {
         return new CompareView(
                 MomentView.of(first, firstAt, then.seen()),
                 MomentView.of(second, secondAt, now.seen()),
-                plan.map(p -> done(p, second.heldOn(), practice.days(List.of(p.id()))))
+                plan.map(p -> done(
+                                p,
+                                second.heldOn(),
+                                practice.days(List.of(p.id())),
+                                today.ofStudent(second.studentId())))
                         .orElse(null),
                 changes.list().stream().map(c -> ChangeView.of(c, said)).toList(),
                 notCompared(changes, said).toList());
@@ -264,8 +269,7 @@ class ProgressService {
     }
 
     /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */
-    Done done(PlanHead plan, LocalDate until, Map<UUID, List<DayDone>> days) {
-        LocalDate today = LocalDate.now(clock);
-        return Done.of(plan.planned(), days.getOrDefault(plan.id(), List.of()), until.isBefore(today) ? until : today);
+    Done done(PlanHead plan, LocalDate until, Map<UUID, List<DayDone>> days, LocalDate now) {
+        return Done.of(plan.planned(), days.getOrDefault(plan.id(), List.of()), until.isBefore(now) ? until : now);
     }
 }

@@ -26,6 +26,8 @@ import app.hodegon.server.progress.ThreadView.Series;
 import app.hodegon.server.progress.ThreadView.TargetView;
 import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.shots.ShotSummary;
+import app.hodegon.server.zone.Today;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -43,6 +45,7 @@ import org.springframework.stereotype.Service;
 @Service
 class ThreadService {
 
+    private final Today today;
     private static final Scale PER_CENT = new Scale(1, "%");
 
     private final Lessons lessons;
@@ -51,7 +54,14 @@ class ThreadService {
     private final ShotFiles shots;
     private final ProgressService progress;
 
-    ThreadService(Lessons lessons, Plans plans, PracticeLog practice, ShotFiles shots, ProgressService progress) {
+    ThreadService(
+            Lessons lessons,
+            Plans plans,
+            PracticeLog practice,
+            ShotFiles shots,
+            ProgressService progress,
+            Today today) {
+        this.today = today;
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
@@ -71,6 +81,7 @@ class ThreadService {
                 .flatMap(l -> Stream.of(l.before(), l.after()))
                 .flatMap(seen -> seen.shots().counts().keySet().stream())
                 .collect(Collectors.toSet());
+        LocalDate now = today.ofStudent(studentId);
         Book book = new Book(turnedUp, said);
         List<Knot> knots = new ArrayList<>();
         for (StoredLesson lesson : shown) {
@@ -84,7 +95,7 @@ class ThreadService {
                     book.points(lesson.before(), of(balls, Stage.BEFORE), school),
                     book.points(lesson.after(), of(balls, Stage.AFTER), school),
                     plan.map(PlanHead::nextLesson).orElse(null),
-                    plan.map(p -> progress.done(p, p.nextLesson(), days)).orElse(null)));
+                    plan.map(p -> progress.done(p, p.nextLesson(), days, now)).orElse(null)));
         }
         List<Series> inOrder = book.series.values().stream()
                 .sorted(Comparator.comparingInt(ThreadService::rank))

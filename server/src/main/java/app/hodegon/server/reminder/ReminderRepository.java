@@ -14,6 +14,7 @@ import static org.jooq.impl.DSL.selectOne;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -57,13 +58,25 @@ class ReminderRepository {
      */
     record Due(UUID student, UUID coach, String name, String address, int reps) {}
 
+    /** Where those who want to be reminded are; none where that is not known. */
+    List<Optional<ZoneId>> zones() {
+        return db.selectDistinct(ACCOUNT.ZONE)
+                .from(REMINDER)
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(REMINDER.STUDENT_ID))
+                .join(ACCOUNT)
+                .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
+                .fetch(row -> Optional.ofNullable(row.value1()).map(ZoneId::of));
+    }
+
     /**
-     * Students whose hour has come since {@code earliest}, with practice planned for today, none done yet and no reminder
+     * Students there whose hour has come since {@code earliest}, with practice planned for today, none done yet and no reminder
      * today; and only those who practised, or were given their plan, since {@code active}.
      */
-    List<Due> due(LocalDate today, int earliest, int hour, LocalDate active) {
+    List<Due> due(Optional<ZoneId> zone, LocalDate today, int earliest, int hour, LocalDate active) {
         var sessions = selectOne().from(PRACTICE_SESSION).where(PRACTICE_SESSION.STUDENT_ID.eq(STUDENT.ID));
-        OffsetDateTime activeAt = active.atStartOfDay(clock.getZone()).toOffsetDateTime();
+        OffsetDateTime activeAt =
+                active.atStartOfDay(zone.orElse(clock.getZone())).toOffsetDateTime();
         return db.select(STUDENT.ID, STUDENT.COACH_ID, STUDENT.NAME, ACCOUNT.EMAIL, PLAN_DAY.REPS)
                 .from(REMINDER)
                 .join(STUDENT)
@@ -74,7 +87,8 @@ class ReminderRepository {
                 .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
                 .join(PLAN_DAY)
                 .on(PLAN_DAY.PLAN_ID.eq(PLAN.ID).and(PLAN_DAY.PLANNED_FOR.eq(today)))
-                .where(REMINDER.AT_HOUR.between((short) earliest, (short) hour))
+                .where(ACCOUNT.ZONE.isNotDistinctFrom(zone.map(ZoneId::getId).orElse(null)))
+                .and(REMINDER.AT_HOUR.between((short) earliest, (short) hour))
                 .and(REMINDER.REMINDED_ON.isNull().or(REMINDER.REMINDED_ON.lt(today)))
                 .and(notExists(selectOne()
                         .from(PRACTICE_SESSION)

@@ -4,8 +4,10 @@ import app.hodegon.server.mail.Outbox;
 import app.hodegon.server.reminder.ReminderRepository.Due;
 import app.hodegon.server.student.Students;
 import java.time.Clock;
+import java.time.Instant;
 import java.time.LocalDate;
 import java.time.LocalDateTime;
+import java.time.ZoneId;
 import java.util.Optional;
 import java.util.UUID;
 import org.springframework.scheduling.annotation.Scheduled;
@@ -50,9 +52,16 @@ public class Reminders {
     @Scheduled(cron = "0 */5 * * * *")
     @Transactional
     void sendDue() {
-        LocalDateTime now = LocalDateTime.now(clock);
+        Instant now = clock.instant();
+        for (Optional<ZoneId> zone : reminders.zones()) {
+            sendDue(zone, now.atZone(zone.orElse(clock.getZone())).toLocalDateTime());
+        }
+    }
+
+    private void sendDue(Optional<ZoneId> zone, LocalDateTime now) {
         LocalDate today = now.toLocalDate();
-        for (Due due : reminders.due(today, now.getHour() - LATEST, now.getHour(), today.minusDays(ACTIVE_DAYS))) {
+        for (Due due :
+                reminders.due(zone, today, now.getHour() - LATEST, now.getHour(), today.minusDays(ACTIVE_DAYS))) {
             outbox.send(due.coach(), due.address(), "Practice today", """
                     Hello %s,
 

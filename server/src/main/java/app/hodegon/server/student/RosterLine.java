@@ -9,6 +9,7 @@ import java.util.UUID;
  *
  * @param nextLesson of the running plan; null without one
  * @param hurt whether a drill is stopped for pain
+ * @param today for the student
  * @param coach whose student it is, where the coach only stands in; null for an own one
  */
 record RosterLine(
@@ -21,4 +22,5 @@ record RosterLine(
         LocalDate nextLesson,
         LocalDate lastPractice,
         @NotNull boolean hurt,
+        @NotNull LocalDate today,
         String coach) {}

@@ -23,9 +23,12 @@ import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.server.db.tables.Account;
 import java.time.Clock;
 import java.time.DayOfWeek;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -81,10 +84,15 @@ class StudentRepository {
     }
 
     /** One line per student of this coach: what is needed to see who needs a look. */
-    List<RosterLine> roster(UUID coach, Set<UUID> standingInFor) {
-        Field<java.time.LocalDate> lastLesson =
+    /**
+     * @param coachs the coach's day, for students of whom no zone is known
+     * @param days which day it is in each zone
+     */
+    List<RosterLine> roster(UUID coach, Set<UUID> standingInFor, LocalDate coachs, Map<ZoneId, LocalDate> days) {
+        Account own = ACCOUNT.as("own");
+        Field<LocalDate> lastLesson =
                 field(select(max(LESSON.HELD_ON)).from(LESSON).where(LESSON.STUDENT_ID.eq(STUDENT.ID)));
-        Field<java.time.LocalDate> lastPractice = field(select(max(PRACTICE_SESSION.PRACTICE_DAY))
+        Field<LocalDate> lastPractice = field(select(max(PRACTICE_SESSION.PRACTICE_DAY))
                 .from(PRACTICE_SESSION)
                 .where(PRACTICE_SESSION.STUDENT_ID.eq(STUDENT.ID)));
         Field<Integer> stops = field(select(count())
@@ -102,10 +110,13 @@ class StudentRepository {
                         PLAN.ID,
                         PLAN.NEXT_LESSON,
                         STUDENT.COACH_ID,
-                        ACCOUNT.NAME)
+                        ACCOUNT.NAME,
+                        own.ZONE)
                 .from(STUDENT)
                 .join(ACCOUNT)
                 .on(ACCOUNT.ID.eq(STUDENT.COACH_ID))
+                .leftJoin(own)
+                .on(own.ID.eq(STUDENT.ACCOUNT_ID))
                 .leftJoin(PLAN)
                 .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
                 .where(TaughtByCondition.of(coach, standingInFor))
@@ -116,10 +127,13 @@ class StudentRepository {
                         row.get(STUDENT.COMPLAINT),
                         row.get(STUDENT.HANDEDNESS),
                         row.get(STUDENT.PLAYING_LEVEL),
-                        row.get("last_lesson", java.time.LocalDate.class),
+                        row.get("last_lesson", LocalDate.class),
                         row.get(PLAN.NEXT_LESSON),
-                        row.get("last_practice", java.time.LocalDate.class),
+                        row.get("last_practice", LocalDate.class),
                         row.get("stops", int.class) > 0,
+                        Optional.ofNullable(row.get(own.ZONE))
+                                .map(zone -> days.get(ZoneId.of(zone)))
+                                .orElse(coachs),
                         row.get(STUDENT.COACH_ID).equals(coach) ? null : row.get(ACCOUNT.NAME)));
     }
 

@@ -7,6 +7,7 @@ import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.http.Stale;
+import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.Duration;
 import java.time.LocalDate;
@@ -31,22 +32,25 @@ public class Students {
     private final AccessLog accesses;
     private final Accounts accounts;
     private final Clock clock;
+    private final Today today;
 
     Students(
             StudentRepository students,
             StandInRepository standIns,
             AccessLog accesses,
             Accounts accounts,
-            Clock clock) {
+            Clock clock,
+            Today today) {
         this.students = students;
         this.standIns = standIns;
         this.accesses = accesses;
         this.accounts = accounts;
         this.clock = clock;
+        this.today = today;
     }
 
     List<RosterLine> roster(Account coach) {
-        return students.roster(coach.id(), standingInFor(coach.id()));
+        return students.roster(coach.id(), standingInFor(coach.id()), today.ofCoach(coach.id()), today.ofZones());
     }
 
     /**
@@ -60,7 +64,7 @@ public class Students {
 
     private boolean teaches(Account coach, StoredStudent student) {
         if (student.coachId().equals(coach.id())) return true;
-        if (!standIns.standsIn(coach.id(), student.id(), LocalDate.now(clock))) return false;
+        if (!standIns.standsIn(coach.id(), student.id(), today.ofCoach(coach.id()))) return false;
         accesses.used(coach.id(), student.id());
         return true;
     }
@@ -96,31 +100,31 @@ public class Students {
 
     /** Students of other coaches for whom this one stands in today. */
     public Set<UUID> standingInFor(UUID coach) {
-        return standIns.students(coach, LocalDate.now(clock));
+        return standIns.students(coach, today.ofCoach(coach));
     }
 
     /** The coaches of those students. */
     public Set<UUID> standingInForCoaches(UUID coach) {
-        return standIns.coaches(coach, LocalDate.now(clock));
+        return standIns.coaches(coach, today.ofCoach(coach));
     }
 
     List<StandIn> standIns(Account coach, UUID id) {
         own(coach, id);
-        return standIns.of(id, LocalDate.now(clock));
+        return standIns.of(id, today.ofCoach(coach.id()));
     }
 
     @Transactional
     List<StandIn> letStandIn(Account coach, UUID id, UUID other, LocalDate until) {
         lock(id);
         own(coach, id);
-        LocalDate today = LocalDate.now(clock);
+        LocalDate now = today.ofCoach(coach.id());
         if (other.equals(coach.id())) throw new Invalid("coachId", "This is your own student.");
         accounts.coach(other).orElseThrow(() -> new NotFound("coach in this house"));
-        if (until.isBefore(today) || until.isAfter(today.plus(LONGEST_STAND_IN))) {
+        if (until.isBefore(now) || until.isAfter(now.plus(LONGEST_STAND_IN))) {
             throw new Invalid("until", "The day must lie between today and a year from now.");
         }
         standIns.put(id, other, until);
-        return standIns.of(id, today);
+        return standIns.of(id, now);
     }
 
     /** Ends it at once, by the student's coach or by the one who stood in. */

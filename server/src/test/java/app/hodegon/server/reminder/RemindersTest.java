@@ -3,6 +3,7 @@ package app.hodegon.server.reminder;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.contains;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.lenient;
 import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.times;
@@ -60,7 +61,8 @@ class RemindersTest {
                     array[], array[], current_timestamp from account c, account s where c.role = 'coach' and s.role = 'student';
                 insert into lesson (id, student_id, held_on, note, focus, focus_reason, created_at)
                     select random_uuid(), id, date '2026-03-01', '', array[], '', current_timestamp from student;
-                insert into plan select random_uuid(), student_id, id, date '2026-03-02', date '2026-03-15',
+                insert into plan (id, student_id, lesson_id, from_day, next_lesson, assigned_at, created_at, revision)
+                    select random_uuid(), student_id, id, date '2026-03-02', date '2026-03-15',
                     timestamp '2026-03-01 18:00:00+00', current_timestamp, 1 from lesson;
                 update student set running_plan = (select id from plan);
                 insert into plan_day select id, date '2026-03-02', 40 from plan;
@@ -72,13 +74,23 @@ class RemindersTest {
     }
 
     private void at(String instant) {
-        when(clock.getZone()).thenReturn(ZoneOffset.UTC);
+        lenient().when(clock.getZone()).thenReturn(ZoneOffset.UTC);
         when(clock.instant()).thenReturn(Instant.parse(instant));
         reminders.sendDue();
     }
 
     private void reminded(int count) {
         verify(outbox, times(count)).send(any(), eq("s@x.example"), any(), any());
+    }
+
+    @Test
+    void theHourIsTheStudentsOwn() {
+        db.execute("update account set zone = 'Pacific/Auckland' where role = 'student'");
+        at("2026-03-02T17:05:00Z");
+        reminded(0);
+        // Tuesday, five in the afternoon there.
+        at("2026-03-03T04:05:00Z");
+        reminded(1);
     }
 
     @Test

@@ -5,6 +5,7 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.mockito.ArgumentMatchers.any;
 import static org.mockito.ArgumentMatchers.anyString;
 import static org.mockito.ArgumentMatchers.eq;
+import static org.mockito.Mockito.mock;
 import static org.mockito.Mockito.never;
 import static org.mockito.Mockito.verify;
 import static org.mockito.Mockito.when;
@@ -14,6 +15,7 @@ import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.account.Accounts;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.NotFound;
+import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.Instant;
 import java.time.OffsetDateTime;
@@ -51,7 +53,7 @@ class InvitationTest {
 
     @BeforeEach
     void setUp() {
-        students = new Students(repository, standIns, accesses, accounts, NOON);
+        students = new Students(repository, standIns, accesses, accounts, NOON, mock(Today.class));
     }
 
     private static StoredStudent student(boolean signedUp) {

@@ -1,0 +1,61 @@
+package app.hodegon.server.zone;
+
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.time.ZoneId;
+import java.util.Collection;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.springframework.stereotype.Service;
+
+/**
+ * Which day it is for whom. A student's day is the day where the student is, and a coach's where the coach is, as the
+ * browser last said; a student without a phone lives in the coach's zone, and whoever was never seen in the server's.
+ */
+@Service
+public class Today {
+
+    private final ZoneRepository zones;
+    private final Clock clock;
+
+    Today(ZoneRepository zones, Clock clock) {
+        this.zones = zones;
+        this.clock = clock;
+    }
+
+    /** Today for a coach. */
+    public LocalDate ofCoach(UUID account) {
+        return in(zones.ofAccount(account));
+    }
+
+    /** Today for a student. */
+    public LocalDate ofStudent(UUID student) {
+        return in(zones.ofStudent(student));
+    }
+
+    /** Today for each of these students. */
+    public Map<UUID, LocalDate> ofStudents(Collection<UUID> students) {
+        Map<UUID, Optional<ZoneId>> all = zones.ofStudents(students);
+        return students.stream()
+                .distinct()
+                .collect(Collectors.toMap(id -> id, id -> in(all.getOrDefault(id, Optional.empty()))));
+    }
+
+    /** Today in every zone in which somebody was last seen. */
+    public Map<ZoneId, LocalDate> ofZones() {
+        return zones.all().stream().collect(Collectors.toMap(zone -> zone, zone -> in(Optional.of(zone))));
+    }
+
+    /** The day on which something happened, as it was for a student. */
+    public LocalDate dayOf(OffsetDateTime time, UUID student) {
+        return time.atZoneSameInstant(zones.ofStudent(student).orElse(clock.getZone()))
+                .toLocalDate();
+    }
+
+    private LocalDate in(Optional<ZoneId> zone) {
+        return LocalDate.now(zone.map(clock::withZone).orElse(clock));
+    }
+}
