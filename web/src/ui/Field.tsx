@@ -25,7 +25,11 @@ export function Field({
         "aria-invalid": error ? true : undefined,
       })}
       {note && (
-        <p id={`${id}-note`} className={error ? "text-alert font-semibold" : "text-soft text-sm"}>
+        <p
+          id={`${id}-note`}
+          role={error ? "alert" : undefined}
+          className={error ? "text-alert font-semibold" : "text-soft text-sm"}
+        >
           {error}
           {!error && hint}
         </p>

@@ -10,6 +10,7 @@ import { OneTimeLink } from "@/ui/OneTimeLink";
 import { Sheet } from "@/ui/Sheet";
 import { Handovers } from "./Handovers";
 import { HealthPanel } from "./HealthPanel";
+import { Title } from "@/ui/Title";
 
 type Coach = Wire["CoachView"];
 
@@ -23,6 +24,7 @@ export default function AcademyPage() {
   return (
     <div className="grid gap-8">
       <header className="flex flex-wrap items-center gap-x-6 gap-y-2">
+        <Title>The academy</Title>
         <h1>The academy</h1>
         {coaches.length === 1 && (
           <p className="text-soft">Only you so far. Other coaches get their own students.</p>

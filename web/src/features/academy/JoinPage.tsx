@@ -4,6 +4,7 @@ import type { Session, Wire } from "@/api/types";
 import { type NewAccount, NewAccountForm } from "../account/NewAccountForm";
 import { OneTimePage } from "../account/OneTimePage";
 import { useEnter } from "../account/session";
+import { Title } from "@/ui/Title";
 
 /** Where the invitation of another coach leads. */
 export default function JoinPage() {
@@ -14,6 +15,7 @@ export default function JoinPage() {
     <OneTimePage<Wire["InvitedView"]> path={path}>
       {(invitation) => (
         <>
+          <Title>Welcome</Title>
           <h1>Hello {invitation.name}</h1>
           <p>
             {invitation.by} invites you to coach here. Your students are yours: other coaches see them only

@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { queries } from "@/api/queries";
 import { AccountPanel } from "./AccountPanel";
+import { Title } from "@/ui/Title";
 
 /** A coach's own account. */
 export default function AccountPage() {
@@ -10,6 +11,7 @@ export default function AccountPage() {
   return (
     <div className="grid gap-6">
       <header className="flex flex-wrap items-baseline gap-x-6">
+        <Title>Your account</Title>
         <h1>{account?.name}</h1>
         <p className="text-soft">{account?.email}</p>
         <Link to="/academy" className="ml-auto">

@@ -23,11 +23,11 @@ export function CoachFrame({ name, children }: { name: string; children: ReactNo
       <a href="#page" className="bg-ink text-on-ink sr-only p-3 focus:not-sr-only focus:absolute focus:z-50">
         To the page
       </a>
-      <header className="border-line no-print flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-6 py-1.5">
+      <header className="border-line no-print flex flex-wrap items-center gap-x-6 gap-y-1 border-b px-4 py-1.5 sm:px-6">
         <Link to="/" className="no-underline">
           <Mark />
         </Link>
-        <nav aria-label="Main" className="flex gap-4">
+        <nav aria-label="Main" className="flex flex-wrap gap-x-4">
           <NavLink to="/day" className="py-2 font-semibold">
             Today
           </NavLink>
@@ -65,7 +65,7 @@ export function CoachFrame({ name, children }: { name: string; children: ReactNo
           </button>
         </div>
       </header>
-      <main id="page" className="mx-auto max-w-[1400px] px-6 py-5">
+      <main id="page" className="mx-auto max-w-[1400px] px-4 py-5 sm:px-6">
         {children}
       </main>
     </div>

@@ -6,6 +6,7 @@ import type { Session } from "@/api/types";
 import { Mark } from "./CoachFrame";
 import { type NewAccount, NewAccountForm } from "./NewAccountForm";
 import { useEnter } from "./session";
+import { Title } from "@/ui/Title";
 
 /** The first thing a new installation shows. */
 export function FirstCoachPage() {
@@ -15,6 +16,7 @@ export function FirstCoachPage() {
   return (
     <main className="mx-auto grid max-w-md gap-6 p-8">
       <Mark />
+      <Title>Welcome</Title>
       <h1>Welcome. Make the coach's account</h1>
       <p className="text-soft">
         It stays on this machine. Your students get theirs by an invitation from you.

@@ -8,6 +8,7 @@ import { Failed } from "@/ui/Notice";
 import { Mark } from "./CoachFrame";
 import { NewPasswordField } from "./PasswordFields";
 import { useEnter } from "./session";
+import { Title } from "@/ui/Title";
 
 /** For who lost the password: a coach by a printed code, everybody else by a link from somebody who knows them. */
 export default function ForgottenPage() {
@@ -20,6 +21,7 @@ export default function ForgottenPage() {
   return (
     <main className="mx-auto grid max-w-3xl gap-8 p-6 md:p-10">
       <Mark />
+      <Title>The password is lost</Title>
       <h1>The password is lost</h1>
       <div className="grid gap-10 md:grid-cols-2">
         <section aria-labelledby="students" className="grid content-start gap-2">

@@ -7,6 +7,7 @@ import { Failed } from "@/ui/Notice";
 import { OneTimePage } from "./OneTimePage";
 import { NewPasswordField } from "./PasswordFields";
 import { useEnter } from "./session";
+import { Title } from "@/ui/Title";
 
 /** Where a one-time link leads: a new password. */
 export default function PasswordLinkPage() {
@@ -22,6 +23,7 @@ export default function PasswordLinkPage() {
     <OneTimePage<Wire["LinkView"]> path={path}>
       {(link) => (
         <form onSubmit={submit} className="grid gap-4">
+          <Title>A new password</Title>
           <h1>Hello {link.name}</h1>
           <p>Choose a new password for {link.email}. Wherever you are signed in now, you are signed out.</p>
           <NewPasswordField value={password} onChange={setPassword} />

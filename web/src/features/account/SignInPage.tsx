@@ -9,6 +9,7 @@ import { Field } from "@/ui/Field";
 import { Soles } from "../feet/Soles";
 import { Mark } from "./CoachFrame";
 import { useEnter } from "./session";
+import { Title } from "@/ui/Title";
 
 type Credentials = { email: string; password: string };
 
@@ -26,6 +27,7 @@ export function SignInPage() {
     <main className="mx-auto grid min-h-dvh max-w-5xl items-center gap-10 p-6 md:grid-cols-2">
       <div className="grid gap-6">
         <Mark />
+        <Title>Sign in</Title>
         <h1>From the feet up</h1>
         <p className="text-soft max-w-[34ch] text-lg">
           What was seen, what causes it, what to practise, and whether it worked.

@@ -4,6 +4,7 @@ import type { Session, Wire } from "@/api/types";
 import { type NewAccount, NewAccountForm } from "./NewAccountForm";
 import { OneTimePage } from "./OneTimePage";
 import { useEnter } from "./session";
+import { Title } from "@/ui/Title";
 
 /** Where an invitation leads: the student makes an account. */
 export default function WelcomePage() {
@@ -14,6 +15,7 @@ export default function WelcomePage() {
     <OneTimePage<Wire["InvitationView"]> path={path}>
       {(invitation) => (
         <>
+          <Title>Welcome</Title>
           <h1>Hello {invitation.student}</h1>
           <p>
             {invitation.coach} has a practice plan for you. Choose how you sign in; after that this phone

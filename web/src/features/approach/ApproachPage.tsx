@@ -13,6 +13,7 @@ import { SaveStatus } from "@/ui/SaveStatus";
 import { inWords } from "./meanwhile";
 import { Questions } from "./Questions";
 import { RepeatabilityTable } from "./RepeatabilityTable";
+import { Title } from "@/ui/Title";
 
 /** How the coach teaches, and how well the coach reads; saved as it is changed. */
 export default function ApproachPage() {
@@ -60,6 +61,7 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
   return (
     <div className="grid gap-8">
       <header className="flex flex-wrap items-baseline gap-x-6">
+        <Title>How you teach</Title>
         <h1>How you teach</h1>
         <Link to="/proposals" className="text-soft">
           How proposals went

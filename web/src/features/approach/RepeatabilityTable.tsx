@@ -1,5 +1,6 @@
 import type { Approach, Catalogue } from "@/api/types";
 import { NumberField } from "@/ui/NumberField";
+import { Wide } from "@/ui/Wide";
 
 type Sem = Approach["repeatability"][number];
 
@@ -19,44 +20,50 @@ export function RepeatabilityTable({
   const sources = catalogue.sources.filter((s) => sems.some((x) => x.source === s.id));
   const quantities = [...new Map(sems.map((s) => [s.quantity, s])).values()];
   return (
-    <table className="border-collapse text-left">
-      <caption className="text-soft mb-2 text-left">
-        Half of all readings of the same swing lie within about two thirds of this value of the truth. The
-        numbers are working assumptions of this program, not published ones; put in your own where you know
-        better.
-      </caption>
-      <thead className="text-soft border-strong-line border-b text-sm">
-        <tr>
-          <th className="py-1 pr-6 font-normal">Repeatability (SEM)</th>
-          {sources.map((s) => (
-            <th key={s.id} className="py-1 pr-6 font-normal">
-              {s.label}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {quantities.map((q) => (
-          <tr key={q.quantity} className="border-line border-b">
-            <th scope="row" className="py-1 pr-6 font-normal">
-              {q.label}, {q.unit}
-            </th>
-            {sources.map((s) => {
-              const sem = sems.find((x) => x.quantity === q.quantity && x.source === s.id);
-              return (
-                <td key={s.id} className="py-1 pr-6">
-                  {sem ? (
-                    <SemField sem={sem} label={`${q.label}, ${s.label.toLowerCase()}`} onChange={onChange} />
-                  ) : (
-                    <span className="text-soft">–</span>
-                  )}
-                </td>
-              );
-            })}
+    <Wide label="How well you read">
+      <table className="border-collapse text-left">
+        <caption className="text-soft mb-2 text-left">
+          Half of all readings of the same swing lie within about two thirds of this value of the truth. The
+          numbers are working assumptions of this program, not published ones; put in your own where you know
+          better.
+        </caption>
+        <thead className="text-soft border-strong-line border-b text-sm">
+          <tr>
+            <th className="py-1 pr-6 font-normal">Repeatability (SEM)</th>
+            {sources.map((s) => (
+              <th key={s.id} className="py-1 pr-6 font-normal">
+                {s.label}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {quantities.map((q) => (
+            <tr key={q.quantity} className="border-line border-b">
+              <th scope="row" className="py-1 pr-6 font-normal">
+                {q.label}, {q.unit}
+              </th>
+              {sources.map((s) => {
+                const sem = sems.find((x) => x.quantity === q.quantity && x.source === s.id);
+                return (
+                  <td key={s.id} className="py-1 pr-6">
+                    {sem ? (
+                      <SemField
+                        sem={sem}
+                        label={`${q.label}, ${s.label.toLowerCase()}`}
+                        onChange={onChange}
+                      />
+                    ) : (
+                      <span className="text-soft">–</span>
+                    )}
+                  </td>
+                );
+              })}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 

@@ -12,6 +12,7 @@ import { Failed, Loading } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
 import { inWords } from "./meanwhile";
 import { Questions } from "./Questions";
+import { Title } from "@/ui/Title";
 
 /** Where one student is taught otherwise than the coach usually does. */
 export default function StudentApproachPage() {
@@ -60,6 +61,7 @@ function ExceptionsForm({
   return (
     <div className="grid gap-6">
       <header className="flex flex-wrap items-baseline gap-x-6">
+        <Title>{`Taught otherwise: ${student.profile.name}`}</Title>
         <h1>
           <Link to={`/students/${student.id}`} className="no-underline hover:underline">
             {student.profile.name}

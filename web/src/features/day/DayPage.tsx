@@ -11,6 +11,7 @@ import { FELT } from "../practice/felt";
 import { OfferedToMe } from "../academy/Handovers";
 import { AttentionEntry } from "./AttentionEntry";
 import { type Eased, EasedNote } from "./SmallerPlan";
+import { Title } from "@/ui/Title";
 
 /** The coach's day: its lessons with what was done for them, and who needs a word between lessons. */
 export default function DayPage() {
@@ -39,6 +40,7 @@ export default function DayPage() {
   return (
     <div className="grid gap-8">
       <div className="flex flex-wrap items-center gap-4">
+        <Title>Today</Title>
         <h1>{longDay(date)}</h1>
         {(session.data?.demo.length ?? 0) > 0 && <NextDay />}
         <Link to="/outbox" className="ml-auto">

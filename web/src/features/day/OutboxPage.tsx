@@ -2,6 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
 import { moment } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
+import { Title } from "@/ui/Title";
 
 /** The stand-in for e-mail: what would have been sent on this coach's behalf. */
 export default function OutboxPage() {
@@ -10,6 +11,7 @@ export default function OutboxPage() {
   if (mail.isError) return <Failed error={mail.error} again={mail.refetch} />;
   return (
     <div className="grid max-w-3xl gap-4">
+      <Title>Outbox</Title>
       <h1>Outbox</h1>
       <p className="text-soft">
         This installation sends no e-mail. Letters to your students are kept here, so that you can see what

@@ -11,6 +11,7 @@ import { Failed, Loading } from "@/ui/Notice";
 import { DiagramFields } from "./DiagramFields";
 import { covered, idFor, NEW_DRILL, problemsByField, withRungs } from "./drillForm";
 import { type Change, Checks, type Option, Pick } from "./fields";
+import { Title } from "@/ui/Title";
 
 /** Writing, copying and changing a drill of one's own. */
 export default function DrillFormPage() {
@@ -80,6 +81,7 @@ function DrillForm({
     <form onSubmit={submit} className="grid gap-6">
       <AskBeforeLeaving when={drill !== begun} />
       <header className="flex flex-wrap items-center gap-4">
+        <Title>{editing ? `Change: ${begun.name}` : "A drill of your own"}</Title>
         <h1>{editing ? `Change: ${begun.name}` : "A drill of your own"}</h1>
         <p className="text-soft">
           Write {"{lead}"} and {"{trail}"} for the sides; each student reads their own left and right.

@@ -7,6 +7,7 @@ import { Button, ButtonLink } from "@/ui/Button";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "./DrillDiagram";
 import { ShareDrill } from "./SharedDrills";
+import { Title } from "@/ui/Title";
 
 /** One drill: what it is for, how it goes, what comes before and after, and how it has gone. */
 export default function DrillPage() {
@@ -40,6 +41,7 @@ export default function DrillPage() {
           <p>
             <Link to="/drills">Drills</Link>
           </p>
+          <Title>{drill.name}</Title>
           <h1>{drill.name}</h1>
           <DrillActions
             id={id}

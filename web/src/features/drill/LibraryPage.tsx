@@ -10,6 +10,7 @@ import { DrillDiagram } from "./DrillDiagram";
 import { LibraryFiles } from "./LibraryFiles";
 import { SharedDrills } from "./SharedDrills";
 import { type DrillFilter, filtered, NO_FILTER, NO_KIT } from "./filter";
+import { Title } from "@/ui/Title";
 
 /** A drill with more faults than this serves them all. */
 const MANY = 8;
@@ -39,6 +40,7 @@ export default function LibraryPage() {
   return (
     <div className="grid gap-5">
       <header className="flex flex-wrap items-end gap-x-6 gap-y-3">
+        <Title>Drills</Title>
         <h1>Drills</h1>
         <p className="text-soft">
           {found.length} of {Object.keys(catalogue.data.drills).length}

@@ -3,7 +3,7 @@ import { type FormEvent, useState } from "react";
 import { useNavigate } from "react-router";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
-import type { Catalogue, Lesson } from "@/api/types";
+import type { Catalogue, Diagnosis, Lesson } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
@@ -60,6 +60,7 @@ export function Decide({
           Choose another
         </Button>
       </div>
+      <WhyNotTheFirst diagnosis={lesson.diagnosis} label={label} />
       {decide.isError && !other && <Failed error={decide.error} />}
       <Sheet title="Work on something else" open={other} onOpenChange={setOther}>
         <OtherFocus
@@ -71,6 +72,37 @@ export function Decide({
       </Sheet>
     </div>
   );
+}
+
+/** Why another fault than the most probable one is proposed, where the eye falls on both. */
+function WhyNotTheFirst({ diagnosis, label }: { diagnosis: Diagnosis; label: (id: string) => string }) {
+  const [first] = diagnosis.focus;
+  const [top] = diagnosis.faults;
+  if (!first || !top || top.id === first) return null;
+  const proposed = diagnosis.faults.find((f) => f.id === first);
+  const percent = (p: number) => `${Math.round(p * 100)} %`;
+  const most = label(top.id).toLowerCase();
+  const reason = brings(diagnosis, first, top.id)
+    ? `it brings ${most} about and may take it along`
+    : diagnosis.notes.some((note) => note.startsWith("Sore"))
+      ? "a sore back points at it"
+      : `of what is likely it stands furthest upstream`;
+  return (
+    <p className="text-soft text-sm">
+      {label(first)} first, with {percent(proposed?.probability ?? 0)}, although {most} has{" "}
+      {percent(top.probability)}: {reason}.
+    </p>
+  );
+}
+
+/** Whether one fault leads to the other in today's chain. */
+function brings({ chain }: Diagnosis, from: string, to: string): boolean {
+  const reached = new Set([from]);
+  for (let before = 0; before < reached.size;) {
+    before = reached.size;
+    for (const link of chain) if (reached.has(link.from)) reached.add(link.to);
+  }
+  return reached.has(to);
 }
 
 function OtherFocus({

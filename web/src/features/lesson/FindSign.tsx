@@ -2,6 +2,7 @@ import { useState } from "react";
 import type { Catalogue } from "@/api/types";
 import { Sheet } from "@/ui/Sheet";
 import type { Sign } from "./SignList";
+import { fold } from "@/ui/fold";
 
 /** Finds a sign by typing a few letters of it. */
 export function FindSign({
@@ -16,9 +17,9 @@ export function FindSign({
   onFound: (sign: Sign) => void;
 }) {
   const [text, setText] = useState("");
-  const words = text.toLowerCase().split(/\s+/).filter(Boolean);
+  const words = fold(text).split(/\s+/).filter(Boolean);
   const found = catalogue.signs
-    .filter((s) => words.every((w) => `${s.label} ${s.how}`.toLowerCase().includes(w)))
+    .filter((s) => words.every((w) => fold(`${s.label} ${s.how}`).includes(w)))
     .slice(0, 8);
   const take = (sign: Sign) => {
     setText("");

@@ -39,7 +39,7 @@ export function HipLineHelper({
       <h2 id="hip-line">Setting up: the hip line</h2>
       <div className="flex flex-wrap items-center gap-x-6 gap-y-2">
         <Choice label="Wanted flight" value={wanted} options={catalogue.flights} onChange={setWanted} />
-        <label className="flex items-center gap-3">
+        <label className="flex flex-wrap items-center gap-3">
           <span>Hips at address</span>
           <input
             type="range"

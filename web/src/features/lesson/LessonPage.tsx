@@ -23,10 +23,12 @@ import { ReadingsForm } from "./ReadingsForm";
 import { BODY_SCREEN, CheckpointStrip, SignList, signsAt } from "./SignList";
 import { SinceLast } from "./SinceLast";
 import { SchoolOfLesson } from "./SchoolOfLesson";
+import { TakeBack } from "./TakeBack";
 import { TallyKeys } from "./TallyKeys";
 import { ShotsPanel } from "../shots/ShotsPanel";
 import { useLessonEntry } from "./useLessonEntry";
 import { WhyPanel } from "./WhyPanel";
+import { Title } from "@/ui/Title";
 
 const VIEWS = [
   { id: "before", label: "Before" },
@@ -109,13 +111,14 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
     <div className="grid gap-4">
       <Meanwhile changed={work.meanwhile} onSeen={work.seenMeanwhile} />
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <Title>{`Lesson: ${lesson.studentName}`}</Title>
         <h1>
           <Link to={`/students/${lesson.studentId}`} className="no-underline hover:underline">
             {lesson.studentName}
           </Link>
         </h1>
         <p className="text-soft">{longDay(lesson.heldOn)}</p>
-        <div role="group" aria-label="Views" className="flex gap-1">
+        <div role="group" aria-label="Views" className="flex flex-wrap gap-1">
           {VIEWS.map((v) => (
             <button
               key={v.id}
@@ -230,6 +233,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
             ))}
           </div>
           <SchoolOfLesson lesson={lesson} entry={entry} catalogue={catalogue} change={change} />
+          <TakeBack lesson={lesson} onGone={work.discard} />
         </aside>
       </div>
       <KeysSheet open={keys} onOpenChange={setKeys} catalogue={catalogue} />

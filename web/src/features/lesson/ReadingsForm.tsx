@@ -48,7 +48,7 @@ export function ReadingsForm({
       <form onSubmit={add} className="flex flex-wrap items-center gap-2" aria-label="Add a reading">
         <select
           aria-label="Measure"
-          className="max-w-72"
+          className="max-w-[min(18rem,100%)]"
           value={measure.id}
           onChange={(e) => setId(e.target.value)}
         >

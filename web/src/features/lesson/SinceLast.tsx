@@ -7,6 +7,7 @@ import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { ChangesTable } from "../progress/ChangesTable";
 import { ProposalPanel } from "../progress/ProposalPanel";
+import { Wide } from "@/ui/Wide";
 
 /** How the next lesson opens: what was promised, what was done, what was kept, and what to do with it. */
 export function SinceLast({
@@ -91,26 +92,28 @@ export function SinceLast({
 function Promised({ promised, catalogue }: { promised: Progress["promised"]; catalogue: Catalogue }) {
   const rung = (id: string) => catalogue.rungs.find((r) => r.id === id)?.label ?? id;
   return (
-    <table className="w-fit border-collapse text-left">
-      <caption className="text-soft text-left text-sm">
-        What the plan promised by now, and what came of it
-      </caption>
-      <tbody>
-        {promised.map((p) => (
-          <tr key={p.fault + p.rung} className="border-line border-b">
-            <td className="py-1 pr-4 font-semibold">{rung(p.rung)}</td>
-            <td className="pr-4">{catalogue.drills[p.drill]?.name ?? p.drill}</td>
-            <td className="text-soft pr-4">
-              {p.chance == null ? "" : `${Math.round(100 * p.chance)} % expected`}
-            </td>
-            <td className="text-soft pr-4">{p.checks.length > 0 && `${p.checks.join(" · ")} of 10`}</td>
-            <td className={p.standing === "passed" ? "font-semibold" : "text-soft"}>
-              {p.standing ? STANDING[p.standing] : "not checked"}
-            </td>
-          </tr>
-        ))}
-      </tbody>
-    </table>
+    <Wide label="Promised">
+      <table className="w-fit border-collapse text-left">
+        <caption className="text-soft text-left text-sm">
+          What the plan promised by now, and what came of it
+        </caption>
+        <tbody>
+          {promised.map((p) => (
+            <tr key={p.fault + p.rung} className="border-line border-b">
+              <td className="py-1 pr-4 font-semibold">{rung(p.rung)}</td>
+              <td className="pr-4">{catalogue.drills[p.drill]?.name ?? p.drill}</td>
+              <td className="text-soft pr-4">
+                {p.chance == null ? "" : `${Math.round(100 * p.chance)} % expected`}
+              </td>
+              <td className="text-soft pr-4">{p.checks.length > 0 && `${p.checks.join(" · ")} of 10`}</td>
+              <td className={p.standing === "passed" ? "font-semibold" : "text-soft"}>
+                {p.standing ? STANDING[p.standing] : "not checked"}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 
@@ -118,5 +121,6 @@ const STANDING: Record<string, string> = {
   passed: "passed",
   waits: "waits for your word",
   stay: "not yet",
+  reopened: "open again after a step back",
   "step-back": "too high, stepped back",
 };

@@ -81,6 +81,8 @@ export function useLessonEntry(lesson: Lesson) {
     canRedo: history.future.length > 0,
     state,
     error,
+    /** The lesson is gone, and what was not stored of it with it. */
+    discard: useCallback(() => drafts.drop(id), [drafts, id]),
     /** Whether what is not stored is at least kept on this machine. */
     isKept: useCallback(() => drafts.holds(id), [drafts, id]),
     meanwhile: [...new Set(changed.map(inWords))],

@@ -5,6 +5,7 @@ import { Choice } from "@/ui/Choice";
 import { Note } from "@/ui/Notice";
 import { PainFields } from "./PainFields";
 import type { useSession } from "./useSession";
+import { Title } from "@/ui/Title";
 
 const FEEL = [
   { id: "1", label: "Lost" },
@@ -34,6 +35,7 @@ export function AfterPractice({
   }
   return (
     <main className="grid content-start gap-6 px-5 py-5">
+      <Title>After practice</Title>
       <h1>How was it?</h1>
       <fieldset className="grid gap-2">
         <legend className="mb-1 font-semibold">The movement felt</legend>

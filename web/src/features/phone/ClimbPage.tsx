@@ -8,6 +8,7 @@ import { Staircase } from "../plan/Staircase";
 import { PhoneFrame } from "./PhoneFrame";
 import { Reminder } from "./Reminder";
 import { type Today, useToday } from "./today";
+import { Title } from "@/ui/Title";
 
 /** The staircase so far, the gates, and the days to come. */
 export default function ClimbPage() {
@@ -19,6 +20,7 @@ export default function ClimbPage() {
   if (!day.data || !catalogue.data) return <Loading />;
   return (
     <PhoneFrame>
+      <Title>The climb</Title>
       <h1>The climb</h1>
       {day.data.plan ? (
         <Climb today={day.data} catalogue={catalogue.data} />

@@ -21,6 +21,7 @@ import {
 } from "./session";
 import type { Today } from "./today";
 import type { useSession } from "./useSession";
+import { Title } from "@/ui/Title";
 
 const KIND: Record<string, string> = { refresh: "To warm up", main: "Main block", check: "Check, scored" };
 
@@ -74,6 +75,7 @@ export function Runner({
             {KIND[block.kind]}, {at + 1} of {blocks.length}
             {session.unsent && session.error && " · kept on the phone"}
           </p>
+          <Title>{drill.name}</Title>
           <h1 className="text-2xl!">{drill.name}</h1>
         </div>
         <Link

@@ -14,6 +14,7 @@ import { Adult } from "./Adult";
 import { firstOpen, type Marked } from "./session";
 import { type Today, useToday } from "./today";
 import { useOwnOutbox } from "./useOutbox";
+import { Title } from "@/ui/Title";
 
 /** What to do today, why, how long, and with what. */
 export default function TodayPage() {
@@ -26,6 +27,7 @@ export default function TodayPage() {
   return (
     <PhoneFrame>
       <p className="text-soft">{longDay(day.data.date)}</p>
+      <Title>Today</Title>
       <h1>Hello {day.data.name.split(" ")[0]}</h1>
       {day.data.laidAgain && (
         <div className="mt-3">
@@ -56,7 +58,7 @@ function OwnNotes() {
         mine="student"
         threads={answered.slice(0, 2)}
         busy={answer.isPending}
-        onAnswer={(session, said) => answer.mutate({ session, said })}
+        onAnswer={(session, said, onSuccess) => answer.mutate({ session, said }, { onSuccess })}
       />
       {answer.isError && <Failed error={answer.error} />}
     </section>

@@ -20,6 +20,7 @@ import { Staircase } from "./Staircase";
 import { StoppedNote } from "./StoppedNote";
 import { TemplateTools } from "./TemplateTools";
 import { type PlanWork, usePlanTerms } from "./usePlanTerms";
+import { Title } from "@/ui/Title";
 
 const DAYS_TO_NEXT = 14;
 
@@ -47,6 +48,7 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
     <div className="grid gap-5">
       <header className="flex flex-wrap items-center gap-x-5 gap-y-2">
         <div>
+          <Title>{`Plan: ${lesson.studentName}`}</Title>
           <h1>
             Plan for{" "}
             <Link to={`/students/${lesson.studentId}`} className="no-underline hover:underline">
@@ -85,6 +87,11 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
                 </a>
               )}
             </>
+          )}
+          {plan && !plan.assigned && (
+            <Button weight="quiet" disabled={work.busy} onClick={work.throwAway}>
+              Throw the draft away
+            </Button>
           )}
           {plan && !plan.assigned && plan.plan.days.length > 0 && (
             <Button weight="main" disabled={work.busy} onClick={() => work.handOver(plan.id)}>

@@ -8,6 +8,8 @@ import type { Hand } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
+import { Title } from "@/ui/Title";
+import { NoPlan } from "./NoPlan";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { type Sheet, type SheetDay, type SheetLine, sheetOf, STOPPED } from "./sheetShape";
 
@@ -19,17 +21,18 @@ export default function SheetPage() {
   const catalogue = useCatalogue(lesson.data?.handedness);
   if (lesson.isPending || plan.isPending || catalogue.isPending) return <Loading />;
   if (lesson.isError) return <Failed error={lesson.error} again={() => lesson.refetch()} />;
-  if (plan.isError) return <Failed error={plan.error} again={() => plan.refetch()} />;
+  if (plan.isError) return <NoPlan lessonId={id} error={plan.error} again={() => plan.refetch()} />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   const sheet = sheetOf(lesson.data, plan.data, catalogue.data);
   const hand = lesson.data.handedness as Hand;
   return (
     <div className="sheet mx-auto max-w-[50rem]">
+      <Title>{`On paper: ${sheet.student}`}</Title>
       <Tools sheet={sheet} planId={plan.data.id} lessonId={id} hand={hand} />
       {sheet.weeks.map((days, week) => (
         <section key={days[0]!.date} aria-label={`Week ${week + 1}`} className="page mb-10">
           <header className="border-ink flex flex-wrap items-baseline gap-x-4 border-b-2 pb-1">
-            <h1>{sheet.student}</h1>
+            <WeekHead first={week === 0}>{sheet.student}</WeekHead>
             <p>
               {sheet.focus} · week {week + 1} of {sheet.weeks.length}
             </p>
@@ -108,6 +111,11 @@ function Tools({
       {save.isError && <Failed error={save.error} again={() => save.mutate()} />}
     </div>
   );
+}
+
+/** One page has one first heading; the pages after it repeat the name lower down. */
+function WeekHead({ first, children }: { first: boolean; children: string }) {
+  return first ? <h1>{children}</h1> : <h2 className="text-[1.75rem]!">{children}</h2>;
 }
 
 function DayRow({ day, hand }: { day: SheetDay; hand: Hand }) {

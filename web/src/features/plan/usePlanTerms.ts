@@ -67,6 +67,17 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     mutationFn: (id: string) => api.post<StoredPlan>(`/api/plans/${id}/laid-again`, {}),
     onSuccess: keep,
   });
+  const discard = useMutation({
+    mutationFn: () => api.delete<void>(`/api/lessons/${lesson.id}/plan`),
+    onSuccess: async () => {
+      setPast([]);
+      setFuture([]);
+      // The plan that the student has, or none.
+      await client.resetQueries({ queryKey: queries.lessonPlan(lesson.id).queryKey });
+      client.removeQueries({ queryKey: queries.offers(lesson.id).queryKey });
+      void client.invalidateQueries({ queryKey: ["students"] });
+    },
+  });
   const now = plan?.terms;
   const lay = (terms: Terms, onLaid: () => void) => draft.mutate(terms, { onSuccess: onLaid });
 
@@ -101,13 +112,15 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     /** Drafts anew from a kept plan. */
     startFrom: (template: string) => start.mutate(template),
     handOver: (id: string) => assign.mutate(id),
+    /** Gives up the draft as a whole. */
+    throwAway: () => discard.mutate(),
     /** Lays the days left of a plan that the student has again, without what is stopped, and hands them over. */
     layAgain: (id: string) => again.mutate(id),
-    busy: [draft, assign, start, again].some((m) => m.isPending),
+    busy: [draft, assign, start, again, discard].some((m) => m.isPending),
     /** What was changed elsewhere and laid together with the last change. */
     meanwhile,
     seenMeanwhile: () => setMeanwhile([]),
-    error: draft.error ?? assign.error ?? start.error ?? again.error,
+    error: draft.error ?? assign.error ?? start.error ?? again.error ?? discard.error,
   };
 }
 

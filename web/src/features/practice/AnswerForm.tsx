@@ -1,7 +1,7 @@
 import { useState } from "react";
 import { Button } from "@/ui/Button";
 
-/** One line back about a note. */
+/** One line back about a note; it stays until it is sent. */
 export function AnswerForm({
   label,
   busy,
@@ -9,7 +9,7 @@ export function AnswerForm({
 }: {
   label: string;
   busy: boolean;
-  onAnswer: (said: string) => void;
+  onAnswer: (said: string, onSent: () => void) => void;
 }) {
   const [said, setSaid] = useState("");
   return (
@@ -17,8 +17,7 @@ export function AnswerForm({
       className="flex gap-2"
       onSubmit={(e) => {
         e.preventDefault();
-        onAnswer(said.trim());
-        setSaid("");
+        onAnswer(said.trim(), () => setSaid(""));
       }}
     >
       <input

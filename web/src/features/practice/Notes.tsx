@@ -12,7 +12,7 @@ export function Notes({
   threads: Wire["NoteThread"][];
   mine: "coach" | "student";
   busy: boolean;
-  onAnswer: (session: string, said: string) => void;
+  onAnswer: (session: string, said: string, onSent: () => void) => void;
 }) {
   return (
     <ul>
@@ -38,7 +38,7 @@ export function Notes({
             <AnswerForm
               label={`Answer to the note of ${shortDay(thread.day)}`}
               busy={busy}
-              onAnswer={(said) => onAnswer(thread.session, said)}
+              onAnswer={(said, onSent) => onAnswer(thread.session, said, onSent)}
             />
           </div>
         </li>

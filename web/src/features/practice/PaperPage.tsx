@@ -12,8 +12,10 @@ import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { NumberField } from "@/ui/NumberField";
 import { SaveStatus } from "@/ui/SaveStatus";
+import { NoPlan } from "../plan/NoPlan";
 import { SCORED } from "../plan/sheetShape";
 import { asPlanned, isBlank, NOTHING, ticked, type Ticks } from "./paper";
+import { Title } from "@/ui/Title";
 
 const FELT = [
   { id: "5", label: "Clear" },
@@ -33,7 +35,7 @@ export default function PaperPage() {
       setUnsaved((was) => (saved ? was.filter((d) => d !== day) : [...was, day])),
     [],
   );
-  if (plan.isError) return <Failed error={plan.error} again={() => plan.refetch()} />;
+  if (plan.isError) return <NoPlan lessonId={id} error={plan.error} again={() => plan.refetch()} />;
   if (lesson.isError) return <Failed error={lesson.error} again={() => lesson.refetch()} />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   if (paper.isError) return <Failed error={paper.error} again={() => paper.refetch()} />;
@@ -42,6 +44,7 @@ export default function PaperPage() {
     <div className="mx-auto grid max-w-[52rem] gap-4">
       <AskBeforeLeaving when={unsaved.length > 0} />
       <header>
+        <Title>{`Ticks: ${lesson.data.studentName}`}</Title>
         <h1>Ticks of {lesson.data.studentName}</h1>
         <p className="text-soft">
           From the sheet brought along. <Link to={`/students/${lesson.data.studentId}`}>To the student</Link>

@@ -8,6 +8,7 @@ import { shortDay, today } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { FELT } from "./felt";
 import { Notes } from "./Notes";
+import { Wide } from "@/ui/Wide";
 
 /** As many as the server gives at once. */
 const PAGE = 20;
@@ -16,6 +17,7 @@ const STANDING: Record<string, string> = {
   passed: "passed",
   waits: "waits for you",
   stay: "in work",
+  reopened: "open again, after a step back",
   "step-back": "step back",
 };
 
@@ -42,36 +44,38 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
       {sessions.length === 0 && <p className="text-soft">Nothing practised yet.</p>}
       {rungs.length > 0 && <Gates rungs={rungs} catalogue={catalogue} />}
       {sessions.length > 0 && (
-        <table className="w-full border-collapse text-left">
-          <caption className="sr-only">Practice, latest first</caption>
-          <thead className="text-soft border-strong-line border-b text-sm">
-            <tr>
-              <th className="py-1 font-normal">Day</th>
-              <th className="py-1 font-normal">Reps</th>
-              <th className="py-1 font-normal">Good</th>
-              <th className="py-1 font-normal">Check</th>
-              <th className="py-1 font-normal">Felt</th>
-              <th className="py-1 font-normal">Pain</th>
-            </tr>
-          </thead>
-          <tbody>
-            {daysOf(sessions, planned, page === 0, (page + 1) * PAGE >= all).map((day) =>
-              day.session ? (
-                <SessionRow
-                  key={day.session.id}
-                  session={day.session}
-                  planned={day.planned}
-                  catalogue={catalogue}
-                />
-              ) : (
-                <tr key={day.date} className="border-line text-soft border-b">
-                  <td className="py-1.5 pr-3 whitespace-nowrap">{shortDay(day.date)}</td>
-                  <td colSpan={5}>not practised; {day.planned} reps were planned</td>
-                </tr>
-              ),
-            )}
-          </tbody>
-        </table>
+        <Wide label="Practice day by day">
+          <table className="w-full border-collapse text-left">
+            <caption className="sr-only">Practice, latest first</caption>
+            <thead className="text-soft border-strong-line border-b text-sm">
+              <tr>
+                <th className="py-1 font-normal">Day</th>
+                <th className="py-1 font-normal">Reps</th>
+                <th className="py-1 font-normal">Good</th>
+                <th className="py-1 font-normal">Check</th>
+                <th className="py-1 font-normal">Felt</th>
+                <th className="py-1 font-normal">Pain</th>
+              </tr>
+            </thead>
+            <tbody>
+              {daysOf(sessions, planned, page === 0, (page + 1) * PAGE >= all).map((day) =>
+                day.session ? (
+                  <SessionRow
+                    key={day.session.id}
+                    session={day.session}
+                    planned={day.planned}
+                    catalogue={catalogue}
+                  />
+                ) : (
+                  <tr key={day.date} className="border-line text-soft border-b">
+                    <td className="py-1.5 pr-3 whitespace-nowrap">{shortDay(day.date)}</td>
+                    <td colSpan={5}>not practised; {day.planned} reps were planned</td>
+                  </tr>
+                ),
+              )}
+            </tbody>
+          </table>
+        </Wide>
       )}
       {all > PAGE && (
         <nav aria-label="Pages of practice" className="no-print flex items-center gap-3">
@@ -111,7 +115,7 @@ function CoachsNotes({ studentId }: { studentId: string }) {
         mine="coach"
         threads={all ? notes.data : notes.data.slice(0, NOTES_SHOWN)}
         busy={answer.isPending}
-        onAnswer={(session, said) => answer.mutate({ session, said })}
+        onAnswer={(session, said, onSuccess) => answer.mutate({ session, said }, { onSuccess })}
       />
       {!all && notes.data.length > NOTES_SHOWN && (
         <Button weight="quiet" onClick={() => setAll(true)}>
@@ -231,7 +235,7 @@ function Gates({ rungs, catalogue }: { rungs: Practice["rungs"]; catalogue: Cata
               .map((s) => s.good)
               .join(" · ")}
           </span>
-          <span className={`w-24 text-right ${rung.standing === "stay" ? "" : "font-semibold"}`}>
+          <span className={`min-w-24 text-right ${rung.standing === "stay" ? "" : "font-semibold"}`}>
             {standing(
               rung,
               rungs,

@@ -1,4 +1,5 @@
 import { type Change, differenceSaid, distanceSaid, inOrder, told, verdictSaid } from "./verdicts";
+import { Wide } from "@/ui/Wide";
 
 /** First balls then and now: what was kept, and what became of it within the lesson and after it. */
 export function ChangesTable({ changes }: { changes: Change[] }) {
@@ -21,23 +22,25 @@ export function ChangesTable({ changes }: { changes: Change[] }) {
 
 function Rows({ changes }: { changes: Change[] }) {
   return (
-    <table className="w-full border-collapse text-left">
-      <caption className="sr-only">First balls then and now</caption>
-      <thead className="text-soft border-strong-line border-b text-sm">
-        <tr>
-          {["First balls", "Then", "Now", "Kept", "In the last lesson", "Since its end"].map((head) => (
-            <th key={head} className="py-1 pr-3 font-normal">
-              {head}
-            </th>
+    <Wide label="What changed">
+      <table className="w-full border-collapse text-left">
+        <caption className="sr-only">First balls then and now</caption>
+        <thead className="text-soft border-strong-line border-b text-sm">
+          <tr>
+            {["First balls", "Then", "Now", "Kept", "In the last lesson", "Since its end"].map((head) => (
+              <th key={head} className="py-1 pr-3 font-normal">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {changes.map((change) => (
+            <ChangeRow key={change.id} change={change} />
           ))}
-        </tr>
-      </thead>
-      <tbody>
-        {changes.map((change) => (
-          <ChangeRow key={change.id} change={change} />
-        ))}
-      </tbody>
-    </table>
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 

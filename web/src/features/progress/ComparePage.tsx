@@ -10,6 +10,7 @@ import { ShareStrip } from "../feet/ShareStrip";
 import { Soles } from "../feet/Soles";
 import { TallyBars } from "./TallyBars";
 import { type Change, inOrder, told } from "./verdicts";
+import { Title } from "@/ui/Title";
 
 /** Two moments of a student's lessons side by side, in words one can say. */
 export default function ComparePage() {
@@ -36,6 +37,7 @@ export default function ComparePage() {
   return (
     <div className="grid gap-5">
       <header className="flex flex-wrap items-end gap-x-6 gap-y-2">
+        <Title>{`Side by side: ${student.data.profile.name}`}</Title>
         <h1>
           <Link to={`/students/${id}`} className="no-underline hover:underline">
             {student.data.profile.name}

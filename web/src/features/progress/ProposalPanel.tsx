@@ -130,7 +130,7 @@ function Otherwise({
   onAnswer: (instead: string | null, reason: string) => void;
   onBack: () => void;
 }) {
-  const [instead, setInstead] = useState(others[0]?.id ?? "");
+  const [instead, setInstead] = useState("");
   const [reason, setReason] = useState("");
   const submit = (event: FormEvent) => {
     event.preventDefault();
@@ -141,7 +141,8 @@ function Otherwise({
       {asking === "changed" && (
         <label className="grid gap-1">
           <span className="font-semibold">Instead</span>
-          <select value={instead} onChange={(e) => setInstead(e.target.value)}>
+          <select required value={instead} onChange={(e) => setInstead(e.target.value)}>
+            <option value="">Choose</option>
             {others.map((other) => (
               <option key={other.id} value={other.id}>
                 {other.label}

@@ -5,6 +5,8 @@ import type { Wire } from "@/api/types";
 import { shortDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { said } from "./ProposalPanel";
+import { Title } from "@/ui/Title";
+import { Wide } from "@/ui/Wide";
 
 const OUTCOME: Record<string, string> = {
   "borne-out": "borne out",
@@ -21,6 +23,7 @@ export default function ProposalsPage() {
   return (
     <div className="grid gap-6">
       <header>
+        <Title>How proposals went</Title>
         <h1>How proposals went</h1>
         <p className="text-soft max-w-3xl">
           Borne out: at the next lesson's first balls something that was worked on is better by more than
@@ -62,41 +65,43 @@ export default function ProposalsPage() {
 
 function Lines({ lines, answers }: { lines: Wire["KindLine"][]; answers: number }) {
   return (
-    <table className="w-full border-collapse text-left">
-      <caption className="text-soft text-left text-sm">
-        From the latest {answers} {answers === 1 ? "answer" : "answers"}
-      </caption>
-      <thead className="text-soft border-strong-line border-b text-sm">
-        <tr>
-          {[
-            "Proposed",
-            "Times",
-            "Taken",
-            "Changed",
-            "Refused",
-            "Taken and borne out",
-            "Not taken, better anyway",
-          ].map((head) => (
-            <th key={head} className="py-1 pr-3 font-normal">
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {lines.map((line) => (
-          <tr key={line.kind.id} className="border-line border-b">
-            <td className="py-1.5 pr-3">{line.kind.label}</td>
-            <td>{line.proposed}</td>
-            <td>{line.taken}</td>
-            <td>{line.changed}</td>
-            <td>{line.refused}</td>
-            <td className="font-semibold">{ofSome(line.takenBorneOut, line.takenTold)}</td>
-            <td>{ofSome(line.otherBorneOut, line.otherTold)}</td>
+    <Wide label="How proposals went">
+      <table className="w-full border-collapse text-left">
+        <caption className="text-soft text-left text-sm">
+          From the latest {answers} {answers === 1 ? "answer" : "answers"}
+        </caption>
+        <thead className="text-soft border-strong-line border-b text-sm">
+          <tr>
+            {[
+              "Proposed",
+              "Times",
+              "Taken",
+              "Changed",
+              "Refused",
+              "Taken and borne out",
+              "Not taken, better anyway",
+            ].map((head) => (
+              <th key={head} className="py-1 pr-3 font-normal">
+                {head}
+              </th>
+            ))}
           </tr>
-        ))}
-      </tbody>
-    </table>
+        </thead>
+        <tbody>
+          {lines.map((line) => (
+            <tr key={line.kind.id} className="border-line border-b">
+              <td className="py-1.5 pr-3">{line.kind.label}</td>
+              <td>{line.proposed}</td>
+              <td>{line.taken}</td>
+              <td>{line.changed}</td>
+              <td>{line.refused}</td>
+              <td className="font-semibold">{ofSome(line.takenBorneOut, line.takenTold)}</td>
+              <td>{ofSome(line.otherBorneOut, line.otherTold)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 

@@ -6,6 +6,7 @@ import { ThreadDrawing } from "./ThreadDrawing";
 import { mostTold, type Point, type Series } from "./threadShape";
 import { inDigits } from "@/ui/number";
 import { distanceSaid } from "./verdicts";
+import { Wide } from "@/ui/Wide";
 
 /** The thread with what to show over it; every lesson opens to its readings. */
 export function ThreadPicture({ thread, studentId }: { thread: Thread; studentId: string }) {
@@ -18,7 +19,7 @@ export function ThreadPicture({ thread, studentId }: { thread: Thread; studentId
       <figcaption className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2>The thread</h2>
         {thread.series.length > 0 && (
-          <label className="flex items-center gap-2">
+          <label className="flex min-w-0 flex-wrap items-center gap-2">
             <span className="text-soft">showing</span>
             <select value={series} onChange={(e) => setSeries(e.target.value)}>
               {thread.series.map((s) => (
@@ -44,29 +45,33 @@ export function ThreadPicture({ thread, studentId }: { thread: Thread; studentId
       {knot && <KnotReadings thread={thread} knot={knot} studentId={studentId} />}
       <details className="no-print">
         <summary className="text-soft w-fit cursor-pointer py-1 text-sm">As a table</summary>
-        <table className="border-collapse text-left">
-          <thead>
-            <tr>
-              {["Lesson", "Before", "After", "Practised since"].map((h) => (
-                <th key={h} className="text-soft pr-6 text-sm font-normal">
-                  {h}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {thread.knots.map((k) => (
-              <tr key={k.lessonId} className="border-line border-t align-baseline">
-                <td className="pr-6">{shortDay(k.heldOn)}</td>
-                <td className="pr-6">{shown && <Reading point={k.before[series]} series={shown} />}</td>
-                <td className="pr-6">{shown && <Reading point={k.after[series]} series={shown} />}</td>
-                <td>
-                  {k.done ? `${k.done.doneDays} of ${k.done.plannedDays} days, ${k.done.doneReps} reps` : "–"}
-                </td>
+        <Wide label="The thread as a table">
+          <table className="border-collapse text-left">
+            <thead>
+              <tr>
+                {["Lesson", "Before", "After", "Practised since"].map((h) => (
+                  <th key={h} className="text-soft pr-6 text-sm font-normal">
+                    {h}
+                  </th>
+                ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {thread.knots.map((k) => (
+                <tr key={k.lessonId} className="border-line border-t align-baseline">
+                  <td className="pr-6">{shortDay(k.heldOn)}</td>
+                  <td className="pr-6">{shown && <Reading point={k.before[series]} series={shown} />}</td>
+                  <td className="pr-6">{shown && <Reading point={k.after[series]} series={shown} />}</td>
+                  <td>
+                    {k.done
+                      ? `${k.done.doneDays} of ${k.done.plannedDays} days, ${k.done.doneReps} reps`
+                      : "–"}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Wide>
       </details>
     </figure>
   );
@@ -99,30 +104,32 @@ function KnotReadings({
       {measured.length === 0 ? (
         <p className="text-soft">Nothing was measured.</p>
       ) : (
-        <table className="w-fit border-collapse text-left">
-          <thead className="text-soft text-sm">
-            <tr>
-              {["Measured", "Before", "After"].map((head) => (
-                <th key={head} className="pr-6 font-normal">
-                  {head}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {measured.map((s) => (
-              <tr key={s.id} className="border-line border-t align-baseline">
-                <td className="pr-6">{s.label}</td>
-                <td className="pr-6">
-                  <Reading point={knot.before[s.id]} series={s} />
-                </td>
-                <td>
-                  <Reading point={knot.after[s.id]} series={s} />
-                </td>
+        <Wide label="Readings">
+          <table className="w-fit border-collapse text-left">
+            <thead className="text-soft text-sm">
+              <tr>
+                {["Measured", "Before", "After"].map((head) => (
+                  <th key={head} className="pr-6 font-normal">
+                    {head}
+                  </th>
+                ))}
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {measured.map((s) => (
+                <tr key={s.id} className="border-line border-t align-baseline">
+                  <td className="pr-6">{s.label}</td>
+                  <td className="pr-6">
+                    <Reading point={knot.before[s.id]} series={s} />
+                  </td>
+                  <td>
+                    <Reading point={knot.after[s.id]} series={s} />
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Wide>
       )}
     </section>
   );

@@ -9,6 +9,7 @@ import { Failed, Loading } from "@/ui/Notice";
 import { STOPPED } from "../plan/sheetShape";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import { type Report, reportOf } from "./reportShape";
+import { Title } from "@/ui/Title";
 
 /** One page on how it goes, to print or to send. */
 export default function ReportPage() {
@@ -63,6 +64,7 @@ function ReportSheet({ report }: { report: Report }) {
   return (
     <article className="grid gap-4">
       <header className="border-ink flex flex-wrap items-baseline gap-x-4 border-b-2 pb-1">
+        <Title>{`Report: ${report.student}`}</Title>
         <h1>{report.student}</h1>
         <p>How it goes, {report.day}</p>
       </header>

@@ -8,6 +8,7 @@ import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 import { inDigits } from "@/ui/number";
 import { ColumnsForm } from "./ColumnsForm";
+import { Wide } from "@/ui/Wide";
 
 /** A chosen file; `at` tells one choosing from the next. */
 export type Picked = { name: string; text: string; at: number };
@@ -120,33 +121,35 @@ function Broken({ look }: { look: Look }) {
 function Clubs({ clubs }: { clubs: Look["clubs"] }) {
   if (clubs.length === 0) return null;
   return (
-    <table className="w-full border-collapse text-left text-sm">
-      <thead className="text-soft">
-        <tr>
-          {["Club", "Balls", "Figure", "Mean", "Median"].map((head) => (
-            <th key={head} className="pr-3 font-normal">
-              {head}
-            </th>
-          ))}
-        </tr>
-      </thead>
-      <tbody>
-        {clubs.flatMap((club) =>
-          club.figures.map((figure, index) => (
-            <tr key={club.club + figure.figure} className="border-line border-t">
-              <td className="pr-3">{index === 0 && (club.club || "–")}</td>
-              <td className="pr-3">{index === 0 && club.balls}</td>
-              <td className="pr-3">{figure.label}</td>
-              <td className="pr-3">
-                {inDigits(figure.mean)} {figure.unit}
-              </td>
-              <td>
-                {inDigits(figure.median)} {figure.unit}
-              </td>
-            </tr>
-          )),
-        )}
-      </tbody>
-    </table>
+    <Wide label="Balls of the file">
+      <table className="w-full border-collapse text-left text-sm">
+        <thead className="text-soft">
+          <tr>
+            {["Club", "Balls", "Figure", "Mean", "Median"].map((head) => (
+              <th key={head} className="pr-3 font-normal">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {clubs.flatMap((club) =>
+            club.figures.map((figure, index) => (
+              <tr key={club.club + figure.figure} className="border-line border-t">
+                <td className="pr-3">{index === 0 && (club.club || "–")}</td>
+                <td className="pr-3">{index === 0 && club.balls}</td>
+                <td className="pr-3">{figure.label}</td>
+                <td className="pr-3">
+                  {inDigits(figure.mean)} {figure.unit}
+                </td>
+                <td>
+                  {inDigits(figure.median)} {figure.unit}
+                </td>
+              </tr>
+            )),
+          )}
+        </tbody>
+      </table>
+    </Wide>
   );
 }

@@ -8,6 +8,9 @@ import { ButtonLink } from "@/ui/Button";
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { TakeRecord } from "./RecordTools";
+import { fold } from "@/ui/fold";
+import { Title } from "@/ui/Title";
+import { Wide } from "@/ui/Wide";
 
 /** All students, those who hurt and those whose lesson is due first. */
 export default function RosterPage() {
@@ -15,10 +18,11 @@ export default function RosterPage() {
   const [search, setSearch] = useState("");
   if (roster.isPending) return <Loading />;
   if (roster.isError) return <Failed error={roster.error} again={() => roster.refetch()} />;
-  const found = roster.data.filter((s) => s.name.toLowerCase().includes(search.trim().toLowerCase()));
+  const found = roster.data.filter((s) => fold(s.name).includes(fold(search.trim())));
   return (
     <div className="grid gap-5">
       <div className="flex flex-wrap items-center gap-4">
+        <Title>Students</Title>
         <h1>Students</h1>
         <input
           type="search"
@@ -44,47 +48,49 @@ export default function RosterPage() {
         </Empty>
       )}
       {found.length > 0 && (
-        <table className="w-full border-collapse text-left">
-          <thead className="text-soft border-strong-line border-b text-sm">
-            <tr>
-              <th className="py-2 font-normal">Student</th>
-              <th className="py-2 font-normal">Comes with</th>
-              <th className="py-2 font-normal">Last lesson</th>
-              <th className="py-2 font-normal">Next</th>
-              <th className="py-2 font-normal">Last practice</th>
-            </tr>
-          </thead>
-          <tbody>
-            {[...found].sort(byUrgency).map((student) => (
-              <tr key={student.id} className="border-line hover:bg-tint border-b">
-                <td className="py-2.5 pr-3">
-                  <Link
-                    to={`/students/${student.id}`}
-                    className="font-serif text-lg font-semibold no-underline"
-                  >
-                    {student.name}
-                  </Link>
-                  {student.coach && <span className="text-soft ml-3 text-sm">of {student.coach}</span>}
-                  {student.hurt && (
-                    <span className="text-alert ml-3 inline-flex items-center gap-1 font-semibold">
-                      <AlertTriangle aria-hidden className="size-4" /> pain
-                    </span>
-                  )}
-                </td>
-                <td className="text-soft pr-3">{student.complaint}</td>
-                <td className="pr-3 whitespace-nowrap">
-                  {student.lastLesson ? shortDay(student.lastLesson) : "–"}
-                </td>
-                <td className="pr-3 whitespace-nowrap">
-                  <NextLesson date={student.nextLesson} today={student.today} />
-                </td>
-                <td className="whitespace-nowrap">
-                  {student.lastPractice ? ago(student.lastPractice, student.today) : "–"}
-                </td>
+        <Wide label="Students">
+          <table className="w-full border-collapse text-left">
+            <thead className="text-soft border-strong-line border-b text-sm">
+              <tr>
+                <th className="py-2 font-normal">Student</th>
+                <th className="py-2 font-normal">Comes with</th>
+                <th className="py-2 font-normal">Last lesson</th>
+                <th className="py-2 font-normal">Next</th>
+                <th className="py-2 font-normal">Last practice</th>
               </tr>
-            ))}
-          </tbody>
-        </table>
+            </thead>
+            <tbody>
+              {[...found].sort(byUrgency).map((student) => (
+                <tr key={student.id} className="border-line hover:bg-tint border-b">
+                  <td className="py-2.5 pr-3">
+                    <Link
+                      to={`/students/${student.id}`}
+                      className="font-serif text-lg font-semibold no-underline"
+                    >
+                      {student.name}
+                    </Link>
+                    {student.coach && <span className="text-soft ml-3 text-sm">of {student.coach}</span>}
+                    {student.hurt && (
+                      <span className="text-alert ml-3 inline-flex items-center gap-1 font-semibold">
+                        <AlertTriangle aria-hidden className="size-4" /> pain
+                      </span>
+                    )}
+                  </td>
+                  <td className="text-soft pr-3">{student.complaint}</td>
+                  <td className="pr-3 whitespace-nowrap">
+                    {student.lastLesson ? shortDay(student.lastLesson) : "–"}
+                  </td>
+                  <td className="pr-3 whitespace-nowrap">
+                    <NextLesson date={student.nextLesson} today={student.today} />
+                  </td>
+                  <td className="whitespace-nowrap">
+                    {student.lastPractice ? ago(student.lastPractice, student.today) : "–"}
+                  </td>
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        </Wide>
       )}
     </div>
   );

@@ -16,6 +16,7 @@ import { NumberField } from "@/ui/NumberField";
 import { OtherCoaches } from "../academy/OtherCoaches";
 import { PasswordSheet } from "./InviteSheet";
 import { RecordTools } from "./RecordTools";
+import { Title } from "@/ui/Title";
 
 const DAYS = [
   { id: "mon", label: "Monday" },
@@ -137,6 +138,7 @@ function StudentForm({
   return (
     <form onSubmit={submit} className="grid gap-6">
       <AskBeforeLeaving when={!same(profile, initial)} />
+      <Title>{id ? `Details: ${initial.name}` : "New student"}</Title>
       <h1>{id ? `Details of ${initial.name}` : "New student"}</h1>
       <Meanwhile changed={[...new Set(meanwhile.changed.map(inWords))]} onSeen={meanwhile.seen} />
       <div className="grid gap-x-12 gap-y-5 lg:grid-cols-2">
@@ -280,7 +282,7 @@ function WeekFields({
       {DAYS.map((day) => {
         const slot = week[day.id];
         return (
-          <div key={day.id} className="flex items-center gap-2">
+          <div key={day.id} className="flex flex-wrap items-center gap-2">
             <span className="w-28">{day.label}</span>
             <NumberField
               lowest={0}

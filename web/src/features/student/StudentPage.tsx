@@ -10,6 +10,7 @@ import { Empty, Failed, Loading } from "@/ui/Notice";
 import { PracticePanel } from "../practice/PracticePanel";
 import { ThreadPicture } from "../progress/ThreadPicture";
 import { InviteSheet } from "./InviteSheet";
+import { Title } from "@/ui/Title";
 
 /** A student: the thread of lessons, what was practised, and the way into the next lesson. */
 export default function StudentPage() {
@@ -41,6 +42,7 @@ export default function StudentPage() {
     <div className="grid gap-6">
       <div className="flex flex-wrap items-start gap-x-6 gap-y-3">
         <div>
+          <Title>{profile.name}</Title>
           <h1>{profile.name}</h1>
           <p className="text-soft">{facts(profile, catalogue.data)}</p>
           {profile.complaint && <p>“{profile.complaint}”</p>}

@@ -195,6 +195,22 @@ class PlansTest {
     }
 
     @Test
+    void aDraftIsThrownAwayAsAWholeAndTheRunningPlanStays() {
+        String id = draft().path("id").asString();
+        coach.delete(plan).expect(204);
+        coach.get(plan).refused(404);
+        coach.delete(plan).refused(404);
+        id = draft().path("id").asString();
+        coach.post("/api/plans/" + id + "/assignment", null).expect(200);
+        draft();
+        coach.delete(plan).expect(204);
+        JsonNode running = coach.get(plan).expect(200).body();
+        assertThat(running.path("id").asString()).isEqualTo(id);
+        assertThat(running.path("assigned").asBoolean()).isTrue();
+        coach.delete(plan).refused(404);
+    }
+
+    @Test
     void aRunningPlanTakesNewDaysInAndKeepsItsId() {
         String id = draft().path("id").asString();
         coach.post("/api/plans/" + id + "/assignment", null).expect(200);

@@ -81,7 +81,7 @@ class ZonesTest {
     @Test
     void thePaperOfThatDayCanBeEntered() {
         String paper = "/api/plans/" + plan + "/paper/";
-        String ticks = "{\"ticks\":{\"0\":2},\"feel\":5}";
+        String ticks = "{\"ticks\":{\"0\":1},\"feel\":5}";
         coach.put(paper + now(EAST), ticks).expect(204);
         assertThat(coach.get("/api/plans/" + plan + "/paper").expect(200).body().findValuesAsString("date"))
                 .contains(now(EAST));

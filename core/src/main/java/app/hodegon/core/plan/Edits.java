@@ -5,6 +5,7 @@ import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Kind;
 import java.time.LocalDate;
 import java.util.HashMap;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -21,6 +22,7 @@ import java.util.stream.Collectors;
  * @param skipped rungs left out of the route
  * @param shortSets rungs worked in sets of five throughout, as if the movement were new
  * @param gates what passes each rung for this student
+ * @param proposed which of the chosen drills a proposal chose that the coach took
  */
 public record Edits(
         List<Locked> locked,
@@ -28,7 +30,8 @@ public record Edits(
         Map<StepId, String> chosen,
         Set<StepId> skipped,
         Set<StepId> shortSets,
-        Gates gates) {
+        Gates gates,
+        Set<StepId> proposed) {
 
     public static final Edits NONE = new Edits(List.of(), Set.of(), Map.of(), Set.of());
 
@@ -60,7 +63,7 @@ public record Edits(
 
     /** With the standard gates. */
     public Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
-        this(locked, dropped, chosen, skipped, Set.of(), Gates.STANDARD);
+        this(locked, dropped, chosen, skipped, Set.of(), Gates.STANDARD, Set.of());
     }
 
     public Edits {
@@ -69,6 +72,7 @@ public record Edits(
         chosen = Map.copyOf(chosen);
         skipped = Set.copyOf(skipped);
         shortSets = Set.copyOf(shortSets);
+        proposed = Set.copyOf(proposed);
         long places = locked.stream()
                 .map(l -> List.of(l.date(), l.fault(), l.kind()))
                 .distinct()
@@ -86,27 +90,35 @@ public record Edits(
                 chosen,
                 skipped,
                 shortSets,
-                gates);
+                gates,
+                proposed);
     }
 
     public Edits with(Gates others) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, others);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, others, proposed);
     }
 
-    /** With this drill on that rung, instead of the planner's choice. */
+    /** With this drill on that rung as a proposal wants it, instead of the planner's choice. */
     Edits choosing(StepId step, String drill) {
         Map<StepId, String> all = new HashMap<>(chosen);
         all.put(step, drill);
-        return new Edits(locked, dropped, all, skipped, shortSets, gates);
+        Set<StepId> steps = new HashSet<>(proposed);
+        steps.add(step);
+        return new Edits(locked, dropped, all, skipped, shortSets, gates, steps);
     }
 
     public Edits inShortSets(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, steps, gates);
+        return new Edits(locked, dropped, chosen, skipped, steps, gates, proposed);
+    }
+
+    /** With these of the chosen drills as a proposal's. */
+    public Edits proposing(Set<StepId> steps) {
+        return new Edits(locked, dropped, chosen, skipped, shortSets, gates, steps);
     }
 
     /** With other rungs left out. */
     Edits skipping(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, steps, shortSets, gates);
+        return new Edits(locked, dropped, chosen, steps, shortSets, gates, proposed);
     }
 
     Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {

@@ -72,12 +72,16 @@ final class RouteFinder {
                     fault,
                     drill.id(),
                     rung.gated() ? Optional.of(gate(id)) : Optional.empty(),
-                    chosen != null ? "your choice" : why(drill, fault, rung, below)));
+                    chosen != null ? whose(id) : why(drill, fault, rung, below)));
             if (rung.gated()) standIns.put(rung, standIns(fault, rung, drill, passedDrills, below));
             passedDrills.add(drill.id());
             previous = Optional.of(drill.id());
         }
         return List.copyOf(steps);
+    }
+
+    private String whose(Edits.StepId step) {
+        return request.edits().proposed().contains(step) ? "by the proposal you took" : "your choice";
     }
 
     /** Other drills of the same rung for places where the chosen one is not possible. */

@@ -55,7 +55,7 @@ public record Ladder(Map<StepId, RungState> rungs) {
                 .filter(e -> e.getValue().standing() == Standing.PASSED)
                 .max(Comparator.comparing(e -> e.getKey().rung()))
                 .ifPresent(
-                        below -> below.setValue(new RungState(below.getValue().all(), List.of(), Standing.STAY)));
+                        below -> below.setValue(new RungState(below.getValue().all(), List.of(), Standing.REOPENED)));
     }
 
     private static List<CheckSet> with(List<CheckSet> sets, CheckSet more) {

@@ -10,6 +10,8 @@ public enum Standing implements Identified {
     /** The reps are there; the coach has not given the word yet. */
     WAITS("waits"),
     STAY("stay"),
+    /** Once passed; a step back from the rung above opened it again, and no new set was done yet. */
+    REOPENED("reopened"),
     STEP_BACK("step-back");
 
     /** At or under this many of ten, twice running, the rung is too high. */
@@ -53,6 +55,7 @@ public enum Standing implements Identified {
                     case WAITS -> "The reps are there: your coach looks at it and opens the next rung.";
                     case STEP_BACK ->
                         "This rung is too high for now: go back to the easier one, your coach will see it.";
+                    case REOPENED -> "This rung is open again, for the one above was too high: pass it once more.";
                     case STAY ->
                         last.goodOf(gate.of()) >= gate.good()
                                 ? "Once more like this on another day and the gate is passed."

@@ -41,7 +41,7 @@ class LadderTest {
         done(Fault.FROZEN_FEET, Rung.REHEARSE, 8, 9);
         done(Fault.SWAY, Rung.SHORT, 3, 2);
         assertThat(standing(Fault.SWAY, Rung.SHORT)).isEqualTo(Standing.STEP_BACK);
-        assertThat(standing(Fault.SWAY, Rung.REHEARSE)).isEqualTo(Standing.STAY);
+        assertThat(standing(Fault.SWAY, Rung.REHEARSE)).isEqualTo(Standing.REOPENED);
         assertThat(standing(Fault.SWAY, Rung.FEEL)).as("two below").isEqualTo(Standing.PASSED);
         assertThat(standing(Fault.FROZEN_FEET, Rung.REHEARSE))
                 .as("another fault's")

@@ -21,6 +21,7 @@ import org.springframework.http.HttpHeaders;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -68,6 +69,13 @@ class PlanController {
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen,
             @Valid @RequestBody PlanTerms terms) {
         return drafts.draft(coach, lessonId, Stale.version(seen), terms);
+    }
+
+    /** Gives up the draft as a whole; the plan that the student has stays. */
+    @DeleteMapping("/lessons/{lessonId}/plan")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void throwAway(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
+        drafts.throwAway(coach, lessonId);
     }
 
     /** The days on which the plan of this lesson was practised. */

@@ -77,7 +77,10 @@ public class PlanDrafts {
     @Transactional
     StoredPlan draft(Account coach, UUID lessonId, int seen, PlanTerms terms) {
         if (lessons.toChange(coach, lessonId).planVersion() != seen) {
-            throw new Stale(found.ofLesson(coach, lessonId).orElseThrow(() -> new Conflict("The draft was given up.")));
+            Optional<StoredPlan> now = found.ofLesson(coach, lessonId);
+            if (now.isPresent()) throw new Stale(now.get());
+            // Nothing is overwritten; but whoever saw a draft is told that it is gone.
+            if (seen != 0) throw new Conflict("The draft was given up.");
         }
         return draft(coach, lessonId, terms);
     }
@@ -153,6 +156,21 @@ public class PlanDrafts {
         plans.remember(planId, running.revision() + 1, reason, changes);
         events.publishEvent(new StudentChanged(student.id()));
         return true;
+    }
+
+    /**
+     * Gives up a lesson's draft.
+     *
+     * @throws NotFound if there is none
+     */
+    @Transactional
+    void throwAway(Account coach, UUID lessonId) {
+        lessons.toChange(coach, lessonId);
+        StoredPlan draft = plans.ofLesson(lessonId)
+                .filter(plan -> !plan.assigned())
+                .orElseThrow(() -> new NotFound("draft of this plan"));
+        plans.drop(draft.id());
+        lessons.planChanged(lessonId);
     }
 
     private StoredPlan assigned(UUID planId) {

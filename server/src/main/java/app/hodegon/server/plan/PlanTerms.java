@@ -61,7 +61,10 @@ public record PlanTerms(
                     dropped,
                     edits.chosen().entrySet().stream()
                             .map(e -> new ChosenEntry(
-                                    e.getKey().fault().id(), e.getKey().rung().id(), e.getValue()))
+                                    e.getKey().fault().id(),
+                                    e.getKey().rung().id(),
+                                    e.getValue(),
+                                    edits.proposed().contains(e.getKey())))
                             .sorted(Comparator.comparing(ChosenEntry::fault).thenComparing(ChosenEntry::rung))
                             .toList(),
                     entries(edits.skipped()),
@@ -92,10 +95,19 @@ public record PlanTerms(
             @NotNull @Size(max = 40) String fault,
             @NotNull @Size(max = 10) String kind) {}
 
+    /**
+     * @param proposed whether a proposal that the coach took chose it; null for no
+     */
     public record ChosenEntry(
             @NotNull @Size(max = 40) String fault,
             @NotNull @Size(max = 20) String rung,
-            @NotNull @Size(max = 60) String drill) {}
+            @NotNull @Size(max = 60) String drill,
+            Boolean proposed) {
+
+        public ChosenEntry {
+            proposed = proposed != null && proposed;
+        }
+    }
 
     public record StepEntry(
             @NotNull @Size(max = 40) String fault,
@@ -182,7 +194,13 @@ public record PlanTerms(
         return Invalid.in(
                 "edits.locked",
                 () -> new Edits(locked, dropped, chosen, steps("edits.skipped", edits.skipped()))
-                        .inShortSets(steps("edits.shortSets", edits.shortSets())));
+                        .inShortSets(steps("edits.shortSets", edits.shortSets()))
+                        .proposing(steps(
+                                "edits.chosen",
+                                edits.chosen().stream()
+                                        .filter(ChosenEntry::proposed)
+                                        .map(c -> new StepEntry(c.fault(), c.rung()))
+                                        .toList())));
     }
 
     private static Set<StepId> steps(String field, List<StepEntry> entries) {

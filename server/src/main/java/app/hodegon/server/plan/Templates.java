@@ -49,7 +49,7 @@ class Templates {
                 List.of(),
                 List.of(),
                 plan.plan().route().stream()
-                        .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill()))
+                        .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill(), false))
                         .toList(),
                 plan.terms().edits().skipped(),
                 List.of());

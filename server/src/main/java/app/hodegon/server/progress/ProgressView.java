@@ -65,7 +65,8 @@ record ProgressView(
                     KindView.of(proposal.kind()),
                     proposal.because(),
                     Arrays.stream(Proposal.Kind.values())
-                            .filter(k -> k != proposal.kind())
+                            // Nothing is stopped that did not hurt; where something did, that is proposed.
+                            .filter(k -> k != proposal.kind() && k != Proposal.Kind.STOP_AND_REFER)
                             .map(KindView::of)
                             .toList(),
                     answer);
