@@ -30,7 +30,7 @@ export function Choice({
         <ToggleGroup.Item
           key={option.id}
           value={option.id}
-          className={`border-strong-line data-[state=on]:bg-ink data-[state=on]:text-on-ink hover:bg-tint min-h-11 border-r font-semibold first:rounded-l-md last:rounded-r-md last:border-r-0 ${compact ? "min-w-11 px-2" : "px-4"}`}
+          className={`border-strong-line data-[state=on]:bg-ink data-[state=on]:text-on-ink data-[state=off]:hover:bg-tint min-h-11 border-r font-semibold first:rounded-l-md last:rounded-r-md last:border-r-0 ${compact ? "min-w-11 px-2" : "px-4"}`}
         >
           {option.label}
         </ToggleGroup.Item>

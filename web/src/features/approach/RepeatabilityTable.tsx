@@ -20,7 +20,7 @@ export function RepeatabilityTable({
   const sources = catalogue.sources.filter((s) => sems.some((x) => x.source === s.id));
   const quantities = [...new Map(sems.map((s) => [s.quantity, s])).values()];
   return (
-    <Wide label="How well you read">
+    <Wide label="Repeatability by source">
       <table className="border-collapse text-left">
         <caption className="text-soft mb-2 text-left">
           Half of all readings of the same swing lie within about two thirds of this value of the truth. The

@@ -94,7 +94,7 @@ export function ShareStrip({
               type="button"
               aria-pressed={chosen === c.id}
               onClick={() => onChoose(c.id)}
-              className="aria-pressed:bg-ink aria-pressed:text-on-ink hover:bg-tint h-full w-full rounded px-0.5 text-[14px] font-semibold"
+              className="aria-pressed:bg-ink aria-pressed:text-on-ink not-aria-pressed:hover:bg-tint h-full w-full rounded px-0.5 text-[14px] font-semibold"
             >
               <span title={c.label}>{c.brief}</span>
             </button>

@@ -110,7 +110,7 @@ const press = (key: string) => fireEvent.keyDown(document.body, { key });
 describe("capturing a lesson", () => {
   it("tallies by tap and by key, and saves as it goes", async () => {
     await open();
-    fireEvent.click(screen.getByLabelText("slice: 0"));
+    fireEvent.click(screen.getByLabelText("slice s: 0"));
     press("s");
     press("g");
     await waitFor(() =>
@@ -133,6 +133,25 @@ describe("capturing a lesson", () => {
     await waitFor(() => expect(lastEntry().signs).toEqual({ "little-hip-turn": "yes" }));
     press("Z");
     await waitFor(() => expect(lastEntry().signs).toHaveProperty("pelvis-drifts-back"));
+  });
+
+  it("says why another fault comes before the most probable one", async () => {
+    const [sway] = LESSON.diagnosis.faults;
+    const late = { ...sway!, id: "late-recentre", probability: 0.99 };
+    serve({
+      "GET /api/lessons/l1": {
+        ...LESSON,
+        diagnosis: {
+          ...LESSON.diagnosis,
+          focus: ["sway"],
+          faults: [late, { ...sway!, probability: 0.9 }],
+          chain: [{ from: "sway", to: "late-recentre", strength: 0.6 }],
+        },
+      },
+      "GET /api/catalogue?hand=right": CATALOGUE,
+    });
+    await open();
+    expect(screen.getAllByText(/^Sway first, with 90 %, although .* has 99 %: it brings/)).toHaveLength(1);
   });
 
   it("answers what to look at next on the spot", async () => {

@@ -41,13 +41,13 @@ export function CheckpointStrip({
             type="button"
             aria-pressed={chosen === place.id}
             onClick={() => onChoose(place.id)}
-            className="border-strong-line bg-sheet aria-pressed:bg-ink aria-pressed:text-on-ink hover:bg-tint grid min-h-11 flex-1 justify-items-start rounded-md border px-2 py-1 text-left leading-tight"
+            className="border-strong-line bg-sheet aria-pressed:bg-ink aria-pressed:text-on-ink not-aria-pressed:hover:bg-tint grid min-h-11 min-w-18 flex-1 justify-items-start rounded-md border px-2 py-1 text-left leading-tight"
           >
             <span className="text-sm font-semibold">
-              <kbd className="font-sans text-xs font-normal opacity-80">{index + 1}</kbd>{" "}
+              <kbd className="font-sans text-xs font-normal">{index + 1}</kbd>{" "}
               <span title={place.label}>{place.brief}</span>
             </span>
-            <span className="text-xs opacity-80">
+            <span className="text-xs">
               {seen} of {signs.length}
             </span>
           </button>

@@ -27,7 +27,7 @@ export function SinceLast({
   if (progress.isError) return <Failed error={progress.error} again={() => progress.refetch()} />;
   const { since, sinceLesson, worked, done, promised, changes, notes, proposal } = progress.data;
   if (!since)
-    return <p className="text-soft">This is the first lesson: there is nothing to compare with yet.</p>;
+    return <p className="text-soft">No earlier lesson was measured: there is nothing to compare with yet.</p>;
   const faults = worked.map((id) => catalogue.faults.find((f) => f.id === id)?.label ?? id);
   return (
     <div className="grid gap-4">

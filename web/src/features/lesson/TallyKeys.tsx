@@ -46,18 +46,18 @@ export function TallyKeys({
                   <span key={result.id} className="border-strong-line bg-sheet inline-flex rounded-md border">
                     <button
                       type="button"
-                      aria-label={`${result.label}: ${count}`}
+                      aria-label={`${result.label} ${keyFor(kind.id, result.id)}: ${count}`}
                       className="hover:bg-tint grid min-h-11 min-w-12 justify-items-center rounded-md px-1.5 py-0.5"
                       onClick={() => change((e) => counted(e, moment, kind.id, result.id, 1))}
                     >
                       <span className="text-sm">
                         {result.label}{" "}
                         <kbd className="text-soft font-sans text-xs">{keyFor(kind.id, result.id)}</kbd>
-                      </span>
+                      </span>{" "}
                       <span
                         className={`text-lg leading-none font-bold ${count === 0 ? "text-soft font-normal" : ""}`}
                       >
-                        {count === 0 ? "·" : count}
+                        {count === 0 ? "–" : count}
                       </span>
                     </button>
                     {count > 0 && (

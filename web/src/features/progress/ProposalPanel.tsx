@@ -53,7 +53,7 @@ export function ProposalPanel({
   const means = proposal.answer ? proposal.answer.done?.means : proposal.kind.means;
   return (
     <section aria-labelledby="proposal" className="border-strong-line grid gap-2 border-l-4 pl-4">
-      <h3 id="proposal">Proposed: {proposal.kind.label.toLowerCase()}</h3>
+      <h2 id="proposal">Proposed: {proposal.kind.label.toLowerCase()}</h2>
       <ul className="text-soft">
         {proposal.because.map((reason) => (
           <li key={reason}>{reason}</li>

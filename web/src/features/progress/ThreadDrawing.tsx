@@ -149,18 +149,7 @@ function KnotMark({
 }) {
   const { before, after, x } = knot;
   return (
-    <g
-      {...(onChoose && {
-        role: "button",
-        tabIndex: 0,
-        "aria-pressed": chosen,
-        "aria-label": `Readings of ${shortDay(knot.heldOn)}`,
-        className: "knot cursor-pointer",
-        onClick: onChoose,
-        onKeyDown: (e) => (e.key === "Enter" || e.key === " ") && (e.preventDefault(), onChoose()),
-      })}
-    >
-      {onChoose && <rect x={x - 30} y="0" width="76" height={HEIGHT} fill="transparent" />}
+    <g>
       {chosen && <line x1={x} x2={x} y1={BOX.top} y2={STRAND_Y} stroke="var(--ink)" strokeDasharray="2 4" />}
       {before && (
         <>
@@ -217,6 +206,22 @@ function KnotMark({
       >
         {shortDay(knot.heldOn)}
       </text>
+      {onChoose && (
+        <rect
+          x={x - 30}
+          y="0"
+          width="76"
+          height={HEIGHT}
+          fill="transparent"
+          role="button"
+          tabIndex={0}
+          aria-pressed={chosen}
+          aria-label={`Readings of ${shortDay(knot.heldOn)}`}
+          className="knot cursor-pointer"
+          onClick={onChoose}
+          onKeyDown={(e) => (e.key === "Enter" || e.key === " ") && (e.preventDefault(), onChoose())}
+        />
+      )}
     </g>
   );
 }

@@ -45,6 +45,7 @@ describe("a proposal", () => {
   it("asks what is done instead and why", async () => {
     const calls = open({}, { done: kind("look-again", false) });
     fireEvent.click(screen.getByRole("button", { name: "Something else" }));
+    expect(screen.getByLabelText(/Instead/)).toHaveProperty("value", "");
     fireEvent.change(screen.getByLabelText(/Instead/), { target: { value: "look-again" } });
     expect(screen.getByText("Means of look-again")).toBeTruthy();
     fireEvent.change(screen.getByLabelText("Why"), { target: { value: "new pattern" } });

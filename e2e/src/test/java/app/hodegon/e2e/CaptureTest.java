@@ -53,9 +53,9 @@ class CaptureTest {
             button(page, "To today's first balls").tap();
             int actions = 1;
             for (int ball = 0; ball < 10; ball++) {
-                page.getByLabel(Pattern.compile(ball < 7 ? "^slice: " : "^straight: "))
+                page.getByLabel(Pattern.compile(ball < 7 ? "^slice \\S: " : "^straight \\S: "))
                         .tap();
-                page.getByLabel(Pattern.compile(ball < 6 ? "^solid: " : ball < 9 ? "^fat: " : "^topped: "))
+                page.getByLabel(Pattern.compile(ball < 6 ? "^solid \\S: " : ball < 9 ? "^fat \\S: " : "^topped \\S: "))
                         .tap();
                 actions += 2;
             }
@@ -103,8 +103,8 @@ class CaptureTest {
         assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         page.reload();
-        assertThat(page.getByLabel("slice: 7")).isVisible();
-        assertThat(page.getByLabel("fat: 3")).isVisible();
+        assertThat(page.getByLabel("slice s: 7")).isVisible();
+        assertThat(page.getByLabel("fat g: 3")).isVisible();
         assertThat(button(page, "Top")).containsText("8 of 8");
         assertThat(button(page, "Arm down")).containsText("4 of 11");
         assertThat(page.getByLabel("Faults, most probable first")

@@ -104,7 +104,7 @@ class SliceTest {
         Browser.checkAccessible(coach);
 
         coach.reload();
-        assertThat(coach.getByLabel("slice: 14")).isVisible();
+        assertThat(coach.getByLabel("slice s: 14")).isVisible();
         button(coach, "Feet").click();
         assertThat(coach.getByText("wanted under trail")).isVisible();
         Browser.checkAccessible(coach);
@@ -172,7 +172,7 @@ class SliceTest {
         assertThat(coach.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
         type(coach, "aaaaaaaaaaaaaaaaasssccccccccccccccccg");
-        assertThat(coach.getByLabel("straight: 17")).isVisible();
+        assertThat(coach.getByLabel("straight a: 17")).isVisible();
         button(coach, "Since last time").click();
         assertThat(coach.getByText("practised,")).isVisible();
         var slice = coach.getByRole(AriaRole.ROW, new GetByRoleOptions().setName(Pattern.compile("^slice")));

@@ -123,6 +123,14 @@ class TogetherTest {
     }
 
     @Test
+    void theFirstRequestsOfAPageInAnotherZoneDoNotMeet() throws Exception {
+        for (String zone : List.of("Europe/Oslo", "Asia/Tokyo", "Europe/Oslo")) {
+            coach.in(zone);
+            assertThat(atOnce(n -> coach.get("/api/students"))).containsOnly(200);
+        }
+    }
+
+    @Test
     void aPageWithoutAnAnswerFindsItsOwnSave() {
         String entry = "/api/lessons/" + lesson + "/entry";
         JsonNode seen = coach.get("/api/lessons/" + lesson).expect(200).body();

@@ -109,6 +109,7 @@ class RefitTest {
                 .anyMatch(f ->
                         f.external() && !LIBRARY.drill(first.drill()).feedback().contains(f));
         assertThat(current(other).drill()).isEqualTo(chosen);
+        assertThat(current(other).why()).startsWith("by the proposal you took");
     }
 
     @Test

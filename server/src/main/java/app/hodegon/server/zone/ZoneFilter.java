@@ -5,9 +5,11 @@ import jakarta.servlet.FilterChain;
 import jakarta.servlet.ServletException;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.servlet.http.HttpServletResponse;
-import jakarta.servlet.http.HttpSession;
 import java.io.IOException;
 import java.time.ZoneId;
+import java.util.Map;
+import java.util.UUID;
+import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.security.core.Authentication;
 import org.springframework.security.core.context.SecurityContextHolder;
 import org.springframework.stereotype.Component;
@@ -17,10 +19,12 @@ import org.springframework.web.filter.OncePerRequestFilter;
 @Component
 class ZoneFilter extends OncePerRequestFilter {
 
-    static final String HEADER = "Time-Zone";
-    private static final String SEEN = "zone";
+    private static final String HEADER = "Time-Zone";
 
     private final ZoneRepository zones;
+
+    /** Where each account was last seen. Not in its session: many requests of one page would write it at once. */
+    private final Map<UUID, String> seen = new ConcurrentHashMap<>();
 
     ZoneFilter(ZoneRepository zones) {
         this.zones = zones;
@@ -30,17 +34,15 @@ class ZoneFilter extends OncePerRequestFilter {
     protected void doFilterInternal(HttpServletRequest request, HttpServletResponse response, FilterChain chain)
             throws ServletException, IOException {
         String zone = request.getHeader(HEADER);
-        HttpSession session = request.getSession(false);
-        if (zone != null && session != null && !zone.equals(session.getAttribute(SEEN))) remember(zone, session);
+        Authentication who = SecurityContextHolder.getContext().getAuthentication();
+        if (zone != null && who != null && who.getPrincipal() instanceof Account account) remember(account.id(), zone);
         chain.doFilter(request, response);
     }
 
     /** A zone that this server does not know changes nothing. */
-    private void remember(String zone, HttpSession session) {
-        Authentication who = SecurityContextHolder.getContext().getAuthentication();
-        if (who == null || !(who.getPrincipal() instanceof Account account)) return;
-        if (!ZoneId.getAvailableZoneIds().contains(zone)) return;
-        zones.set(account.id(), ZoneId.of(zone));
-        session.setAttribute(SEEN, zone);
+    private void remember(UUID account, String zone) {
+        if (zone.equals(seen.get(account)) || !ZoneId.getAvailableZoneIds().contains(zone)) return;
+        zones.set(account, ZoneId.of(zone));
+        seen.put(account, zone);
     }
 }

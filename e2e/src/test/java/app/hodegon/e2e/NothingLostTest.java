@@ -1,0 +1,163 @@
+package app.hodegon.e2e;
+
+import static app.hodegon.e2e.Find.button;
+import static app.hodegon.e2e.Find.heading;
+import static app.hodegon.e2e.Find.link;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.options.AriaRole;
+import java.nio.file.Path;
+import java.util.List;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.AfterAll;
+import org.junit.jupiter.api.BeforeAll;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.io.TempDir;
+
+/** What a coach entered survives a signal that goes, a session that ends, and a hand that works by keys alone. */
+class NothingLostTest {
+
+    @TempDir
+    private static Path directory;
+
+    private static ServerProcess demo;
+
+    @BeforeAll
+    static void start() {
+        demo = ServerProcess.demo(directory);
+    }
+
+    @AfterAll
+    static void stop() {
+        demo.close();
+    }
+
+    private static void signIn(Page page) {
+        page.navigate(demo.base() + "/sign-in");
+        page.getByLabel("E-mail").fill("coach@demo.example");
+        page.getByLabel("Password").fill("demo-coach");
+        page.keyboard().press("Enter");
+        assertThat(heading(page, "Lessons today")).isVisible();
+    }
+
+    /** A lesson begun for a student. */
+    private static void lesson(Page page, String student) {
+        link(page, "Students").click();
+        link(page, student).click();
+        button(page, "Begin a lesson").click();
+        assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Views")))
+                .isVisible();
+    }
+
+    @Test
+    void aLessonWithoutASignalIsKeptAndSentWhenItIsBack() {
+        try (Browser browser = new Browser()) {
+            Page page = browser.screen();
+            signIn(page);
+            lesson(page, "Bram Ellery");
+            page.keyboard().press("s");
+            assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
+            page.context().setOffline(true);
+            page.keyboard().press("s");
+            page.keyboard().press("s");
+            assertThat(page.getByText(Pattern.compile("^Kept on this machine, not saved yet")))
+                    .isVisible();
+            String lesson = page.url();
+            Page other = page.context().newPage();
+            page.context().setOffline(false);
+            other.navigate(lesson);
+            // The first window sent it, or the second took it up: three balls, neither two nor five.
+            assertThat(other.getByLabel("slice s: 3")).isVisible();
+            assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
+            other.reload();
+            assertThat(other.getByLabel("slice s: 3")).isVisible();
+        }
+    }
+
+    @Test
+    void aSessionThatEndsInTheMiddleIsSignedInOnTheSpot() {
+        try (Browser browser = new Browser()) {
+            Page page = browser.screen();
+            signIn(page);
+            lesson(page, "Petra Lund");
+            page.context().clearCookies();
+            page.keyboard().press("h");
+            Locator dialog = page.getByRole(AriaRole.DIALOG);
+            dialog.getByLabel("Password").fill("wrong-word");
+            page.keyboard().press("Enter");
+            assertThat(dialog.getByRole(AriaRole.ALERT)).containsText("does not belong together");
+            Browser.checkAccessible(page);
+            dialog.getByLabel("Password").fill("demo-coach");
+            page.keyboard().press("Enter");
+            assertThat(dialog).hasCount(0);
+            assertThat(page.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
+                    .isVisible();
+            page.reload();
+            assertThat(page.getByLabel("hook h: 1")).isVisible();
+
+            String deep = page.url();
+            page.context().clearCookies();
+            page.navigate(deep);
+            page.getByLabel("E-mail").fill("coach@demo.example");
+            page.getByLabel("Password").fill("demo-coach");
+            page.keyboard().press("Enter");
+            assertThat(page.getByLabel("hook h: 1")).isVisible();
+        }
+    }
+
+    @Test
+    void whoWorksByKeysNeverLosesThePlace() {
+        try (Browser browser = new Browser()) {
+            Page page = browser.screen();
+            signIn(page);
+            lesson(page, "Wren Castell");
+            List<String> opened = List.of("Keys");
+            for (String name : opened) {
+                button(page, name).focus();
+                page.keyboard().press("Enter");
+                assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+                page.keyboard().press("Escape");
+                assertThat(button(page, name)).isFocused();
+            }
+            page.keyboard().press("s");
+            button(page, "Undo").focus();
+            page.keyboard().press("Enter");
+            // Nothing is left to undo, and the next key still goes somewhere.
+            page.keyboard().press("Tab");
+            assertThat(page.evaluate("document.activeElement !== document.body"))
+                    .isEqualTo(true);
+
+            link(page, "Students").click();
+            link(page, "Petra Lund").click();
+            link(page, "Plan").first().click();
+            assertThat(heading(page, "The route")).isVisible();
+            Locator block = page.getByRole(
+                            AriaRole.BUTTON,
+                            new Page.GetByRoleOptions()
+                                    .setName(Pattern.compile("^[A-Z][a-z]{2} \\d+ [A-Z][a-z]{2,3}: .* reps")))
+                    .last();
+            block.focus();
+            page.keyboard().press("L");
+            assertThat(page.getByText("One change to the planner's own is kept."))
+                    .isVisible();
+            assertThat(page.evaluate("document.activeElement.getAttribute('aria-label')")
+                            .toString())
+                    .endsWith(", locked");
+            page.keyboard().press("ArrowLeft");
+            assertThat(page.getByText(Pattern.compile("changes to the planner's own are kept")))
+                    .isVisible();
+            assertThat(page.evaluate("document.activeElement.getAttribute('aria-label')")
+                            .toString())
+                    .endsWith(", locked");
+            button(page, "Throw the draft away").focus();
+            page.keyboard().press("Enter");
+            assertThat(page.getByText("The student has it")).isVisible();
+            page.waitForCondition(() -> (boolean) page.evaluate("document.activeElement !== document.body"));
+        }
+    }
+}
