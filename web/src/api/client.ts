@@ -37,8 +37,7 @@ type How = { seen?: number; save?: string; byItself?: boolean };
 
 async function send<T>(method: string, path: string, body?: unknown, how: How = {}): Promise<T> {
   let answer = await ask(method, path, body, how);
-  // Whoever was signed out in the middle signs in on the spot, and what was asked goes through.
-  if (answer.status === 401 && !OPEN_TO_ALL.test(path) && (await signedOut(how.byItself ?? false)))
+  for (let again = MOST_AGAIN; again > 0 && (await isMended(answer.status, method, path, how)); again--)
     answer = await ask(method, path, body, how);
   const { ok, status, text } = answer;
   const json = text ? safeParse(text) : undefined;
@@ -56,6 +55,20 @@ async function send<T>(method: string, path: string, body?: unknown, how: How = 
     );
   }
   return json as T;
+}
+
+/** Out of date and signed out at once: a token, a sign-in, and the token after it. */
+const MOST_AGAIN = 3;
+
+/** Whether what was refused may go through now: with a fresh token, or after signing in on the spot. */
+async function isMended(status: number, method: string, path: string, how: How): Promise<boolean> {
+  if (status === 403 && method !== "GET") {
+    const before = csrfToken();
+    await ask("GET", "/api/session", undefined, {});
+    return csrfToken() !== before;
+  }
+  // Whoever was signed out in the middle signs in on the spot, and what was asked goes through.
+  return status === 401 && !OPEN_TO_ALL.test(path) && signedOut(how.byItself ?? false);
 }
 
 /** What answers 401 to a wrong password, not to a session that has ended. */

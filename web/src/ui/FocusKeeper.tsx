@@ -13,6 +13,12 @@ export function FocusKeeper() {
     const remember = (event: FocusEvent) => {
       if (event.target instanceof Element && event.target !== document.body) last = placeOf(event.target);
     };
+    const leave = ({ target }: FocusEvent) =>
+      // Left on purpose, with a click beside it, and not because it went away.
+      queueMicrotask(() => {
+        const there = target instanceof Element && target.isConnected && isShown(target);
+        if (there && last?.element === target && document.activeElement === document.body) last = null;
+      });
     const look = () => {
       const { activeElement } = document;
       if (!last || (activeElement && activeElement !== document.body)) {
@@ -29,6 +35,7 @@ export function FocusKeeper() {
     };
     const observer = new MutationObserver(look);
     document.addEventListener("focusin", remember);
+    document.addEventListener("focusout", leave);
     observer.observe(document.body, {
       childList: true,
       subtree: true,
@@ -38,6 +45,7 @@ export function FocusKeeper() {
     return () => {
       observer.disconnect();
       document.removeEventListener("focusin", remember);
+      document.removeEventListener("focusout", leave);
     };
   }, []);
   return null;

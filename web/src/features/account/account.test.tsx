@@ -103,6 +103,26 @@ describe("a session that ends in the middle", () => {
     expect(screen.queryByRole("dialog")).toBeNull();
   });
 
+  it("brings a fresh token where the page has an old one, and not for ever", async () => {
+    const refused = new Response('{"detail":"Out of date."}', { status: 403 });
+    let answers: unknown[] = [refused, { word: "arrived" }];
+    const calls = await open({
+      "PUT /api/thing": () => answers.shift(),
+      "GET /api/session": () => {
+        document.cookie = `XSRF-TOKEN=${answers.length}`;
+        return as("coach");
+      },
+    });
+    document.cookie = "XSRF-TOKEN=old";
+    fireEvent.click(screen.getByText("Put"));
+    expect(await screen.findByText("arrived")).toBeTruthy();
+    answers = Array.from({ length: 9 }, () => refused);
+    const before = calls.length;
+    fireEvent.click(screen.getByText("Put"));
+    expect(await screen.findByText("refused")).toBeTruthy();
+    expect(calls.slice(before).filter((c) => c.request.startsWith("PUT"))).toHaveLength(4);
+  });
+
   it("can be put off, and says so until then", async () => {
     await open({ "PUT /api/thing": ended });
     fireEvent.click(screen.getByText("Put"));

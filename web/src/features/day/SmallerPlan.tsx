@@ -55,7 +55,7 @@ function Preview({ planId, onEased }: { planId: string; onEased: (view: Wire["Sm
   if (view.isPending) return <Loading />;
   if (view.isError) return <Failed error={view.error} again={() => view.refetch()} />;
   const { minutes, minutesThen, reps, repsThen, changes } = view.data;
-  if (changes.length === 0) return <p>The days left would stay as they are: they hardly ask for more.</p>;
+  if (changes.length === 0) return <p>Nothing would change: the days left ask for less than that already.</p>;
   return (
     <>
       <p>

@@ -221,7 +221,7 @@ function PlanSheet({
   const kit = (id: string) => catalogue.equipment.find((e) => e.id === id)?.label ?? id;
   return (
     <>
-      <StoppedNote stored={stored} catalogue={catalogue} work={work} />
+      <StoppedNote stored={stored} practised={practised} catalogue={catalogue} work={work} />
       {plan.warnings.length > 0 && (
         <div className="grid gap-2">
           {plan.warnings.map((w) => (

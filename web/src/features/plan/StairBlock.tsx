@@ -96,7 +96,7 @@ export function StairBlock({
       role="button"
       tabIndex={0}
       aria-label={label}
-      className="cursor-grab touch-none"
+      className="cursor-grab touch-none select-none"
       transform={pulled ? `translate(${pulled} 0)` : undefined}
       opacity={pulled ? 0.7 : undefined}
       onFocus={() => onChoose(at)}

@@ -8,25 +8,27 @@ import type { PlanWork } from "./usePlanTerms";
 /** Drills that hurt and still stand on the plan, and the way to lay the rest without them. */
 export function StoppedNote({
   stored,
+  practised,
   catalogue,
   work,
 }: {
   stored: StoredPlan;
+  practised: string[];
   catalogue: Catalogue;
-  work?: PlanWork;
+  work: PlanWork;
 }) {
   const days = stoppedDays(stored);
   if (days.length === 0) return null;
   const standing = stored.stopped.filter((s) => days.some((d) => d.blocks.some((b) => b.drill === s.drill)));
   const without = () => {
-    if (stored.assigned) return work?.layAgain(stored.id);
+    if (stored.assigned) return work.layAgain(stored.id);
     const gone = (one: { drill: string }) => standing.some((s) => s.drill === one.drill);
     const edits = stored.terms.edits && {
       ...stored.terms.edits,
       locked: stored.terms.edits.locked.filter((l) => !gone(l)),
       chosen: stored.terms.edits.chosen.filter((c) => !gone(c)),
     };
-    work?.apply({ ...stored.terms, edits });
+    work.apply({ ...stored.terms, edits });
   };
   return (
     <Note tone="alert">
@@ -38,7 +40,7 @@ export function StoppedNote({
         . It is crossed out on {days.length === 1 ? "one day" : `${days.length} days`} to come, until you lift
         the stop.
       </p>
-      {work && (
+      {days.some((day) => !practised.includes(day.date)) && (
         <Button className="no-print mt-1" disabled={work.busy} onClick={without}>
           Lay the rest without it
         </Button>

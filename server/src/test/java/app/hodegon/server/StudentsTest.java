@@ -57,7 +57,7 @@ class StudentsTest {
 
     @Test
     void anAddressThatCannotBeIsAnsweredInWords() {
-        assertThat(detail(coach.get("/api/students/not-an-id").refused(404))).isEqualTo("There is nothing here.");
+        assertThat(detail(coach.get("/api/students/not-an-id").refused(400))).isEqualTo("\"id\" has the wrong form.");
         assertThat(detail(coach.get("/api/day?most=many").refused(400))).isEqualTo("\"most\" has the wrong form.");
         String lesson = "/api/lessons/" + UUID.randomUUID() + "/hip-line";
         assertThat(detail(coach.get(lesson).refused(400))).isEqualTo("\"degrees\" is missing.");

@@ -194,7 +194,7 @@ final class Warnings {
                 "%s %d of the %d minutes are used: %d reps of %s are a day's fill, so that the last are as good as the first."
                         .formatted(
                                 slack.size() == 1
-                                        ? "On " + Words.day(first.date())
+                                        ? "On " + Words.day(first.date()) + ","
                                         : "On %d days, first on %s,".formatted(slack.size(), Words.day(first.date())),
                                 Math.round(first.seconds() / 60f),
                                 student.week().on(first.date()).orElseThrow().minutes(),

@@ -3,7 +3,6 @@ package app.hodegon.server.http;
 import jakarta.servlet.http.HttpServletRequest;
 import java.util.List;
 import java.util.Map;
-import java.util.UUID;
 import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -131,8 +130,6 @@ class Problems extends ResponseEntityExceptionHandler {
     protected ResponseEntity<Object> handleTypeMismatch(
             TypeMismatchException wrong, HttpHeaders headers, HttpStatusCode status, WebRequest request) {
         String name = wrong instanceof MethodArgumentTypeMismatchException argument ? argument.getName() : "request";
-        // An address with no possible id in it is one at which there is nothing.
-        if (wrong.getRequiredType() == UUID.class) return answer(HttpStatus.NOT_FOUND, "There is nothing here.");
         return answer(HttpStatus.BAD_REQUEST, "\"" + name + "\" has the wrong form.");
     }
 
