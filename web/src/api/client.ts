@@ -37,7 +37,7 @@ type How = { seen?: number; save?: string; byItself?: boolean };
 
 async function send<T>(method: string, path: string, body?: unknown, how: How = {}): Promise<T> {
   let answer = await ask(method, path, body, how);
-  for (let again = MOST_AGAIN; again > 0 && (await isMended(answer.status, method, path, how)); again--)
+  for (let again = MOST_AGAIN; again > 0 && (await isMended(answer, method, path, how)); again--)
     answer = await ask(method, path, body, how);
   const { ok, status, text } = answer;
   const json = text ? safeParse(text) : undefined;
@@ -61,11 +61,11 @@ async function send<T>(method: string, path: string, body?: unknown, how: How = 
 const MOST_AGAIN = 3;
 
 /** Whether what was refused may go through now: with a fresh token, or after signing in on the spot. */
-async function isMended(status: number, method: string, path: string, how: How): Promise<boolean> {
+async function isMended({ status, token }: Answer, method: string, path: string, how: How): Promise<boolean> {
   if (status === 403 && method !== "GET") {
-    const before = csrfToken();
-    await ask("GET", "/api/session", undefined, {});
-    return csrfToken() !== before;
+    // The refusal may have brought the new one already; else a look at the session does.
+    if (csrfToken() === token) await ask("GET", "/api/session", undefined, {});
+    return csrfToken() !== token;
   }
   // Whoever was signed out in the middle signs in on the spot, and what was asked goes through.
   return status === 401 && !OPEN_TO_ALL.test(path) && signedOut(how.byItself ?? false);
@@ -74,7 +74,10 @@ async function isMended(status: number, method: string, path: string, how: How):
 /** What answers 401 to a wrong password, not to a session that has ended. */
 const OPEN_TO_ALL = /^\/api\/(session|forgotten-password)$/;
 
-async function ask(method: string, path: string, body: unknown, { seen, save }: How) {
+type Answer = { ok: boolean; status: number; text: string; token: string };
+
+async function ask(method: string, path: string, body: unknown, { seen, save }: How): Promise<Answer> {
+  const token = csrfToken();
   try {
     const response = await fetch(path, {
       method,
@@ -82,13 +85,13 @@ async function ask(method: string, path: string, body: unknown, { seen, save }: 
         Accept: "application/json",
         "Time-Zone": Intl.DateTimeFormat().resolvedOptions().timeZone,
         ...(body === undefined ? {} : { "Content-Type": "application/json" }),
-        ...(method === "GET" ? {} : { "X-XSRF-TOKEN": csrfToken() }),
+        ...(method === "GET" ? {} : { "X-XSRF-TOKEN": token }),
         ...(seen === undefined ? {} : { "If-Match": `"${seen}"` }),
         ...(save === undefined ? {} : { "Save-Id": save }),
       },
       body: body === undefined ? undefined : JSON.stringify(body),
     });
-    return { ok: response.ok, status: response.status, text: await response.text() };
+    return { ok: response.ok, status: response.status, text: await response.text(), token };
   } catch {
     throw new Problem(0, "No connection. Try again when there is a signal.");
   }
