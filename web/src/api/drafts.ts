@@ -3,6 +3,9 @@ import type { Position } from "./useMeanwhile";
 /** Something entered that is not stored yet. `label` says what it is; `refusal` why the server does not take it. */
 export type Draft<T> = Position<T> & { id: string; mine: T; label: string; at: number; refusal?: string };
 
+/** What is kept, and where. */
+export type Left<T> = { key: string; draft: Draft<T> };
+
 /** A page that is open sends its own; one that has not been heard of for so long is gone. */
 const GONE_AFTER_MS = 180_000;
 
@@ -38,20 +41,17 @@ export class Drafts<T> {
   }
 
   /** What any window kept of this one. */
-  of(id: string): Draft<T>[] {
-    return this.all()
-      .filter((one) => one.draft.id === id)
-      .map((one) => one.draft);
+  of(id: string): Left<T>[] {
+    return this.all().filter((one) => one.draft.id === id);
   }
 
-  /** What other windows kept of this one is taken over by this. */
-  takeOver(id: string) {
-    for (const { key, draft } of this.all())
-      if (draft.id === id && key !== this.key(id)) localStorage.removeItem(key);
+  /** What was kept by other windows is in what this one keeps now. */
+  takeOver(taken: Left<T>[]) {
+    for (const { key, draft } of taken) if (key !== this.key(draft.id)) localStorage.removeItem(key);
   }
 
   /** What no open window cares for. */
-  left(): { key: string; draft: Draft<T> }[] {
+  left(): Left<T>[] {
     return this.all().filter((one) => Date.now() - one.draft.at > GONE_AFTER_MS);
   }
 
@@ -69,7 +69,7 @@ export class Drafts<T> {
     localStorage.removeItem(key);
   }
 
-  private all(): { key: string; draft: Draft<T> }[] {
+  private all(): Left<T>[] {
     return Object.keys(localStorage)
       .filter((key) => key.startsWith(this.prefix))
       .flatMap((key) => {

@@ -31,7 +31,7 @@ export const client = new FreshClient({
 // What is kept must not be forgotten for not being looked at.
 for (const key of KEPT) client.setQueryDefaults([key], { gcTime: Infinity });
 
-/** Keeps what a student's pages read on the phone; a coach's students are kept on no machine. */
+/** Keeps what a student's pages read on the phone; of a coach's students nothing is kept but what could not be stored yet. */
 export const keeping: Omit<PersistQueryClientOptions, "queryClient"> = {
   persister: createSyncStoragePersister({ storage: window.localStorage, key: KEY }),
   maxAge: DAYS_KEPT * 86_400_000,

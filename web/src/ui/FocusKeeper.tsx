@@ -83,7 +83,12 @@ function isShown(element: Element): boolean {
   return !element.matches(":disabled") && element.closest("[hidden], [aria-hidden=true]") === null;
 }
 
-function focus(element: Element) {
+/** A field that takes the focus on a phone brings its keyboard over half of the page. */
+const bringsKeys = (element: Element) =>
+  element.matches("input, textarea") && (window.matchMedia?.("(pointer: coarse)").matches ?? false);
+
+function focus(found: Element) {
+  const element = bringsKeys(found) ? (found.parentElement ?? found) : found;
   if (!(element instanceof HTMLElement || element instanceof SVGElement)) return;
   if (!element.matches(FOCUSABLE)) element.setAttribute("tabindex", "-1");
   element.focus({ preventScroll: !element.matches(FOCUSABLE) });

@@ -1,7 +1,7 @@
 import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import { api, Problem } from "@/api/client";
-import { type Draft, Drafts } from "@/api/drafts";
+import { type Draft, Drafts, type Left } from "@/api/drafts";
 import { queries } from "@/api/queries";
 import type { Lesson, LessonEntry } from "@/api/types";
 import { newSave, together } from "@/api/useMeanwhile";
@@ -17,10 +17,10 @@ export function useOwnDrafts(): Drafts<LessonEntry> {
 }
 
 /** A lesson's entry with what windows kept of it and did not get through. */
-export function withKept(lesson: Entered, kept: Draft<LessonEntry>[]): LessonEntry {
+export function withKept(lesson: Entered, kept: Left<LessonEntry>[]): LessonEntry {
   const stored = storedEntry(lesson);
   return kept.reduce(
-    (value, draft) => together(draft, draft.mine, { ...stored, value }, RULES),
+    (value, { draft }) => together(draft, draft.mine, { ...stored, value }, RULES),
     stored.value,
   );
 }

@@ -32,7 +32,8 @@ function inWords(path: string): string {
 export function useLessonEntry(lesson: Lesson) {
   const client = useQueryClient();
   const drafts = useOwnDrafts();
-  const [begun] = useState(() => withKept(lesson, drafts.of(lesson.id)));
+  const [taken] = useState(() => drafts.of(lesson.id));
+  const [begun] = useState(() => withKept(lesson, taken));
   const [history, dispatch] = useReducer(historyReducer, begun, beginHistory);
   const { save, changed, seen, position } = useMeanwhile(storedEntry(lesson), RULES);
   const send = useCallback(
@@ -58,8 +59,8 @@ export function useLessonEntry(lesson: Lesson) {
   useEffect(() => {
     if (state === "saved") drafts.drop(id);
     else drafts.keep({ id, label, mine: history.now, ...position() });
-    drafts.takeOver(id);
-  }, [drafts, id, label, state, error, history.now, position]);
+    drafts.takeOver(taken);
+  }, [drafts, taken, id, label, state, error, history.now, position]);
   useEffect(() => {
     const leave = () => drafts.leave(id);
     window.addEventListener("pagehide", leave);

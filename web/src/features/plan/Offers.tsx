@@ -22,9 +22,9 @@ export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork })
     <section aria-labelledby="offers">
       <h2 id="offers">What would help</h2>
       <p className="text-soft text-sm">
-        As it stands, {inDigits(chances.reduce((sum, c) => sum + c, 0))} of {chances.length} gates are to be
-        expected by the next lesson: the chances beside the rungs, added up. What each change would bring is
-        worked out for a typical student of this level.
+        {chances.length > 0 &&
+          `As it stands, ${inDigits(sum(chances))} of ${chances.length} gates are to be expected by the next lesson: the chances beside the rungs, added up. `}
+        What each change would bring is worked out for a typical student of this level.
       </p>
       <ul>
         {worth.map((offer) => (
@@ -46,6 +46,8 @@ export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork })
     </section>
   );
 }
+
+const sum = (numbers: number[]) => numbers.reduce((all, one) => all + one, 0);
 
 /** A difference in words; nothing where it rounds to none. */
 function signed(number: number, digits: number, of: string): string {
