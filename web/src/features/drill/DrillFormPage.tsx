@@ -2,6 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
 import { useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Problem } from "@/api/client";
+import { same } from "@/api/merge";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, DrillSource } from "@/api/types";
 import { AskBeforeLeaving, SAVED } from "@/ui/AskBeforeLeaving";
@@ -79,7 +80,7 @@ function DrillForm({
   const choices = catalogue.questions.flatMap((q) => q.choices);
   return (
     <form onSubmit={submit} className="grid gap-6">
-      <AskBeforeLeaving when={drill !== begun} />
+      <AskBeforeLeaving when={!same(drill, begun)} />
       <header className="flex flex-wrap items-center gap-4">
         <Title>{editing ? `Change: ${begun.name}` : "A drill of your own"}</Title>
         <h1>{editing ? `Change: ${begun.name}` : "A drill of your own"}</h1>

@@ -57,6 +57,16 @@ describe("today", () => {
     expect(screen.getByText("Begin")).toBeTruthy();
   });
 
+  it("names what stands in for what the student does not have", async () => {
+    const me = meWith([block()]);
+    const kit = [{ id: "disc", have: false, substitute: "a plastic plate" }];
+    phone({ ...me, plan: { ...me.plan!, plan: { ...me.plan!.plan, kit } } });
+    open(<TodayPage />, { path: "/today" });
+    await screen.findByText("Begin");
+    expect(document.body.textContent).toContain("about 12 minutes, with a plastic plate.");
+    expect(document.body.textContent).not.toContain("flying disc");
+  });
+
   it("is quiet on a free day and before the first plan", async () => {
     phone(meWith([block()], {}, plusDays(today(), 2)));
     open(<TodayPage />, { path: "/today" });
