@@ -95,7 +95,7 @@ class SliceTest {
         type(coach, "Z");
 
         coach.getByLabel("Value in %").fill("140");
-        assertThat(coach.getByText("lies between 0 and 100")).isVisible();
+        assertThat(coach.getByText("From 0 to 100 %.")).isVisible();
         assertThat(button(coach, "Add")).isDisabled();
         coach.getByLabel("Value in %").fill("72");
         button(coach, "Add").click();
