@@ -10,7 +10,6 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
-import java.util.List;
 import java.util.regex.Pattern;
 import org.junit.jupiter.api.AfterAll;
 import org.junit.jupiter.api.BeforeAll;
@@ -110,32 +109,57 @@ class NothingLostTest {
         }
     }
 
+    /** By the key, as somebody without a pointer does; afterwards the next key goes somewhere. */
+    private static void press(Page page, Locator what) {
+        what.focus();
+        page.keyboard().press("Enter");
+    }
+
+    private static void assertPlace(Page page, String after) {
+        page.waitForFunction("document.activeElement && document.activeElement !== document.body");
+        assertThat(page.evaluate("document.activeElement.isConnected"))
+                .as(after)
+                .isEqualTo(true);
+    }
+
     @Test
     void whoWorksByKeysNeverLosesThePlace() {
         try (Browser browser = new Browser()) {
             Page page = browser.screen();
             signIn(page);
-            lesson(page, "Wren Castell");
-            List<String> opened = List.of("Keys");
-            for (String name : opened) {
-                button(page, name).focus();
-                page.keyboard().press("Enter");
-                assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
-                page.keyboard().press("Escape");
-                assertThat(button(page, name)).isFocused();
-            }
+            assertPlace(page, "signing in");
+            press(page, link(page, "Students"));
+            assertThat(heading(page, "Students")).isVisible();
+            assertPlace(page, "the students");
+            press(page, link(page, "Wren Castell"));
+            assertThat(heading(page, "The thread")).isVisible();
+            assertPlace(page, "the student");
+            press(page, button(page, "Begin a lesson"));
+            assertThat(button(page, "Keys")).isVisible();
+            assertPlace(page, "a lesson begun");
+
+            press(page, button(page, "Keys"));
+            assertThat(page.getByRole(AriaRole.DIALOG)).isVisible();
+            page.keyboard().press("Escape");
+            assertThat(button(page, "Keys")).isFocused();
             page.keyboard().press("s");
-            button(page, "Undo").focus();
-            page.keyboard().press("Enter");
+            press(page, button(page, "Undo"));
             // Nothing is left to undo, and the next key still goes somewhere.
             page.keyboard().press("Tab");
-            assertThat(page.evaluate("document.activeElement !== document.body"))
-                    .isEqualTo(true);
-
-            link(page, "Students").click();
-            link(page, "Petra Lund").click();
-            link(page, "Plan").first().click();
+            assertPlace(page, "the last undo");
+            press(page, button(page, "Choose another"));
+            page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.COMBOBOX).first().selectOption("sway");
+            page.getByRole(AriaRole.DIALOG).getByLabel("Why").fill("seen often");
+            press(page, button(page, "Work on this"));
+            assertThat(button(page, "Draft the plan")).isVisible();
+            assertPlace(page, "a decision");
+            press(page, button(page, "Draft the plan"));
             assertThat(heading(page, "The route")).isVisible();
+            assertPlace(page, "a draft");
+            press(page, button(page, "Hand it over"));
+            assertThat(page.getByText("The student has it")).isVisible();
+            assertPlace(page, "handing over");
+
             Locator block = page.getByRole(
                             AriaRole.BUTTON,
                             new Page.GetByRoleOptions()
@@ -145,19 +169,19 @@ class NothingLostTest {
             page.keyboard().press("L");
             assertThat(page.getByText("One change to the planner's own is kept."))
                     .isVisible();
-            assertThat(page.evaluate("document.activeElement.getAttribute('aria-label')")
-                            .toString())
-                    .endsWith(", locked");
+            assertThat(focused(page)).endsWith(", locked");
             page.keyboard().press("ArrowLeft");
             assertThat(page.getByText(Pattern.compile("changes to the planner's own are kept")))
                     .isVisible();
-            assertThat(page.evaluate("document.activeElement.getAttribute('aria-label')")
-                            .toString())
-                    .endsWith(", locked");
-            button(page, "Throw the draft away").focus();
-            page.keyboard().press("Enter");
+            assertThat(focused(page)).endsWith(", locked");
+            press(page, button(page, "Throw the draft away"));
             assertThat(page.getByText("The student has it")).isVisible();
-            page.waitForCondition(() -> (boolean) page.evaluate("document.activeElement !== document.body"));
+            assertPlace(page, "a draft thrown away");
         }
+    }
+
+    private static String focused(Page page) {
+        return page.evaluate("document.activeElement.getAttribute('aria-label')")
+                .toString();
     }
 }

@@ -76,7 +76,6 @@ class SliceTest {
         }
         coach.getByLabel("Minutes on Saturday").fill("60");
         coach.getByLabel("Place on Saturday").selectOption("range");
-        Browser.checkAccessible(coach);
         button(coach, "Add student").click();
         assertThat(coach.getByText("No lesson yet")).isVisible();
     }
@@ -101,13 +100,11 @@ class SliceTest {
         button(coach, "Add").click();
         assertThat(coach.getByText("Saved", new Page.GetByTextOptions().setExact(true)))
                 .isVisible();
-        Browser.checkAccessible(coach);
 
         coach.reload();
         assertThat(coach.getByLabel("slice s: 14")).isVisible();
         button(coach, "Feet").click();
         assertThat(coach.getByText("wanted under trail")).isVisible();
-        Browser.checkAccessible(coach);
     }
 
     private static void planAndHandOver(Page coach) {
@@ -116,7 +113,6 @@ class SliceTest {
         button(coach, "Draft the plan").click();
         assertThat(coach.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName(Pattern.compile("^The climb"))))
                 .isVisible();
-        Browser.checkAccessible(coach);
         button(coach, "Hand it over").click();
         assertThat(coach.getByText("The student has it")).isVisible();
     }

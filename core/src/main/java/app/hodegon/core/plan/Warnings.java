@@ -13,6 +13,7 @@ import app.hodegon.core.plan.Plan.Totals;
 import app.hodegon.core.plan.Plan.Warning;
 import app.hodegon.core.plan.Planner.Laid;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
@@ -171,8 +172,15 @@ final class Warnings {
         return Math.min(minutes, MOST_MORE_MINUTES);
     }
 
+    private int weeksThatSeemMissing() {
+        double weeks = ChronoUnit.DAYS.between(request.from(), request.nextLesson()) / 7.0;
+        double missing = totals.wantedReps() - totals.reps();
+        return Math.max(1, (int) Math.ceil(missing * weeks / totals.reps() - 0.5));
+    }
+
     private String laterLesson() {
-        for (int weeks = 1; weeks <= MOST_WEEKS_LATER; weeks++) {
+        int seem = weeksThatSeemMissing();
+        for (int weeks = seem; weeks <= Math.min(seem + 1, MOST_WEEKS_LATER); weeks++) {
             LocalDate later = request.nextLesson().plusWeeks(weeks);
             if (later.isAfter(request.from().plusDays(PlanRequest.LONGEST))) break;
             Totals then = lay.apply(request.until(later)).totals();
