@@ -66,37 +66,11 @@ public record StoredPlan(
     }
 
     StoredPlan with(PlanView other) {
-        return new StoredPlan(
-                id,
-                studentId,
-                lessonId,
-                from,
-                nextLesson,
-                assigned,
-                revision,
-                version,
-                terms,
-                changes,
-                today,
-                stopped,
-                other);
+        return having(changes, stopped, other);
     }
 
     StoredPlan withStopped(List<Stopped> now) {
-        return new StoredPlan(
-                id,
-                studentId,
-                lessonId,
-                from,
-                nextLesson,
-                assigned,
-                revision,
-                version,
-                terms,
-                changes,
-                today,
-                now,
-                plan);
+        return having(changes, now, plan);
     }
 
     boolean isStopped(String drill) {
@@ -157,6 +131,10 @@ public record StoredPlan(
     }
 
     StoredPlan withChanges(List<String> said) {
+        return having(said, stopped, plan);
+    }
+
+    private StoredPlan having(List<String> otherChanges, List<Stopped> otherStopped, PlanView otherPlan) {
         return new StoredPlan(
                 id,
                 studentId,
@@ -167,9 +145,9 @@ public record StoredPlan(
                 revision,
                 version,
                 terms,
-                said,
+                otherChanges,
                 today,
-                stopped,
-                plan);
+                otherStopped,
+                otherPlan);
     }
 }
