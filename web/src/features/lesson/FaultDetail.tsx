@@ -38,7 +38,10 @@ function EvidenceList({ title, evidence }: { title: string; evidence: Finding["f
               className="bg-strong-line h-2 justify-self-end rounded"
               style={{ width: `${(100 * Math.abs(e.weight)) / most}%` }}
             />
-            <span>{e.text}</span>
+            <span>
+              {e.text}
+              {e.why && <span className="text-soft block text-sm">{e.why}</span>}
+            </span>
           </li>
         ))}
       </ul>

@@ -26,6 +26,8 @@ export function ReadingsForm({
   const [swings, setSwings] = useState(3);
   const measure = measures.find((m) => m.id === id) ?? measures[0]!;
   const sources = catalogue.sources.filter((s) => measure.sources.includes(s.id));
+  const moments = catalogue.checkpoints.filter((c) => measure.asks.includes(c.id));
+  const askedAt = measure.asks.includes(at) ? at : (measure.asks[measure.asks.length - 1] ?? at);
   const usable = sources.some((s) => s.id === source) ? source : (sources[0]?.id ?? "seen");
 
   const add = (event: FormEvent) => {
@@ -34,7 +36,7 @@ export function ReadingsForm({
     change((e) =>
       read(e, moment, {
         id: measure.id,
-        at: measure.atCheckpoint ? at : undefined,
+        at: measure.atCheckpoint ? askedAt : undefined,
         value,
         source: usable,
         swings,
@@ -59,8 +61,8 @@ export function ReadingsForm({
           ))}
         </select>
         {measure.atCheckpoint && (
-          <select aria-label="Checkpoint" value={at} onChange={(e) => setAt(e.target.value)}>
-            {catalogue.checkpoints.map((c) => (
+          <select aria-label="Checkpoint" value={askedAt} onChange={(e) => setAt(e.target.value)}>
+            {moments.map((c) => (
               <option key={c.id} value={c.id}>
                 {c.label}
               </option>

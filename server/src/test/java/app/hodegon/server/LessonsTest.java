@@ -2,6 +2,7 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.hodegon.core.diagnosis.Catalogue;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -98,7 +99,7 @@ class LessonsTest {
         assertThat(decisions).hasSize(2);
         assertThat(decisions.at("/0/focus/0").asString()).isEqualTo("toe-fall");
         assertThat(decisions.at("/1/reason").asString()).isEqualTo("Seen last year");
-        assertThat(decisions.at("/1/catalogueVersion").asString()).isEqualTo("1");
+        assertThat(decisions.at("/1/catalogueVersion").asString()).isEqualTo(Catalogue.VERSION);
         assertThat(probability(decisions.at("/1/diagnosis"), "late-recentre")).isEqualTo(then);
     }
 

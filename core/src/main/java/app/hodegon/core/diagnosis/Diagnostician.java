@@ -68,7 +68,10 @@ public final class Diagnostician {
             double p = probability[fault.ordinal()];
             List<Evidence> evidence = clues.stream()
                     .map(clue -> new Evidence(
-                            clue.id(), logOdds(p) - logOdds(without.get(clue)[fault.ordinal()]), hand.say(clue.text())))
+                            clue.id(),
+                            logOdds(p) - logOdds(without.get(clue)[fault.ordinal()]),
+                            hand.say(clue.text()),
+                            Catalogue.standard().reason(clue.showing(), fault).map(hand::say)))
                     .filter(e -> Math.abs(e.weight()) >= WORTH_SAYING)
                     .sorted(Comparator.comparingDouble(e -> -Math.abs(e.weight())))
                     .toList();
@@ -138,12 +141,10 @@ public final class Diagnostician {
         if (seen.signs().getOrDefault(Sign.BACK_SORENESS, false)) {
             notes.add("Sore lower back: ease the session now; pain that stays belongs to a doctor or physiotherapist.");
         }
-        if (seen.signs().getOrDefault(Sign.LEAD_HEAVY_AT_ADDRESS, false)
-                && (likely.contains(Fault.HANGING_BACK) || likely.contains(Fault.REVERSE_PIVOT))) {
-            notes.add("Starts with the load on the {lead} foot, where it cannot be held: begin even before anything"
-                    + " else is changed.");
-        }
-        for (Fault fault : focus) notes.add("Trap with " + fault.label().toLowerCase() + ": " + fault.trap());
+        notes.addAll(new WrongFixes(seen, school, repeatability).found(likely));
+        List<Fault> focusFirst = new ArrayList<>(focus);
+        likely.stream().sorted().filter(f -> !focus.contains(f)).forEach(focusFirst::add);
+        for (Fault fault : focusFirst) notes.add("Trap with " + fault.label().toLowerCase() + ": " + fault.trap());
         for (Fault fault : likely) {
             focus.stream()
                     .filter(root ->
@@ -152,6 +153,7 @@ public final class Diagnostician {
                     .ifPresent(root -> notes.add(fault.label() + " can come from "
                             + root.label().toLowerCase() + ": let it wait and look again once that has changed."));
         }
+        notes.addAll(LookAlikes.found(likely, seen, school, repeatability));
         return notes.stream().map(hand::say).toList();
     }
 }

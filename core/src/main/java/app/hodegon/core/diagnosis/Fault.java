@@ -192,4 +192,9 @@ public enum Fault implements Identified {
     public boolean ofTheBody() {
         return stage == Stage.BODY;
     }
+
+    /** The club's path rather than the body's movement: the end of a chain. */
+    public boolean ofTheClub() {
+        return this == OVER_THE_TOP || this == INSIDE_STUCK;
+    }
 }

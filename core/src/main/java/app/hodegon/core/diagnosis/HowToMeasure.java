@@ -21,6 +21,15 @@ final class HowToMeasure {
     private static final Map<Measure, Guide> GUIDES = new EnumMap<>(Map.ofEntries(
             guide(Measure.TRAIL_SHARE, FACE_ON, "how much of the load is under the {trail} foot"),
             guide(Measure.PEAK_TRAIL_SHARE, FACE_ON, "the most the {trail} foot ever carries before impact"),
+            guide(Measure.TRAIL_TOE, BEHIND_THE_HANDS, "how much of the {trail} foot's load is in its front half"),
+            guide(Measure.LEAD_OUTER, BEHIND_THE_HANDS, "how much of the {lead} foot's load is on its outer half"),
+            guide(Measure.HEAD_DRIFT, FACE_ON, "how far the head has gone from its place at address"),
+            guide(Measure.SHOULDER_TURN, BEHIND_THE_HANDS, "how far the shoulders have turned since address"),
+            guide(Measure.TRAIL_HEEL_LIFT, FACE_ON, "how high the {trail} heel is off the ground"),
+            guide(Measure.BACKSWING_TIME, FACE_ON, "the time from the first move to the top"),
+            guide(Measure.DOWNSWING_TIME, FACE_ON, "the time from the top to the ball"),
+            guide(Measure.TEMPO_RATIO, FACE_ON, "the time to the top over the time down"),
+            guide(Measure.STANCE_RATIO, FACE_ON, "the distance between the ankles over the width of the pelvis"),
             guide(Measure.TRAIL_OUTER, BEHIND_THE_HANDS, "how much of the {trail} foot's load is on its outer half"),
             guide(Measure.LEAD_TOE, BEHIND_THE_HANDS, "how much of the {lead} foot's load is in its front half"),
             guide(Measure.RECENTRE_LEAD, FACE_ON, "how long before the {lead} arm is level both feet share evenly"),
@@ -49,6 +58,7 @@ final class HowToMeasure {
             case FELT -> "Ask the player before telling anything" + moment + ": " + guide.what() + ".";
             case SEEN -> capital(guide.view()) + moment + ": judge " + guide.what() + ".";
             case CLIP -> "Clip " + guide.view() + stop + ": measure " + guide.what() + ".";
+            case RULER -> "With a ruler" + moment + ": " + guide.what() + ".";
             case PLATE, MONITOR -> "Three swings on the plate" + moment + ": read " + guide.what() + ".";
         };
     }

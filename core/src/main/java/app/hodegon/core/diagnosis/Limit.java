@@ -9,7 +9,7 @@ import java.util.OptionalDouble;
 /**
  * A measure lying beyond a value at a checkpoint, as a fault would show it.
  *
- * @param value the limit in the measure's unit; empty for the upper end of the coach's school's corridor
+ * @param value the limit in the measure's unit; empty for the end of the coach's school's corridor on that side
  */
 public record Limit(Measure measure, Optional<Checkpoint> at, Side side, OptionalDouble value) {
 
@@ -39,8 +39,19 @@ public record Limit(Measure measure, Optional<Checkpoint> at, Side side, Optiona
         return new Limit(Measure.TRAIL_SHARE, Optional.of(at), Side.ABOVE, OptionalDouble.empty());
     }
 
+    static Limit belowCorridor(Checkpoint at) {
+        return new Limit(Measure.TRAIL_SHARE, Optional.of(at), Side.BELOW, OptionalDouble.empty());
+    }
+
+    /** Whether it is a school's: lying beyond it can be another school as well as a fault, however far. */
+    boolean ofSchool() {
+        return value.isEmpty();
+    }
+
     /** The limit's value under this school, in the measure's unit. */
     public double value(PressureSchool school) {
-        return value.orElseGet(() -> school.corridor(at.orElseThrow()).high());
+        if (value.isPresent()) return value.getAsDouble();
+        PressureSchool.Corridor corridor = school.corridor(at.orElseThrow());
+        return side == Side.ABOVE ? corridor.high() : corridor.low();
     }
 }

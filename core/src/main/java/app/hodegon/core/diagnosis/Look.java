@@ -34,6 +34,7 @@ public sealed interface Look {
             if (measure == Measure.ANKLE_REACH) return Effort.SCREEN;
             return switch (source) {
                 case FELT, SEEN -> Effort.EYE;
+                case RULER -> Effort.SCREEN;
                 case CLIP -> Effort.CLIP;
                 case PLATE, MONITOR -> Effort.PLATE;
             };

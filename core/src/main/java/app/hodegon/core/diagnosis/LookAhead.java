@@ -10,6 +10,7 @@ import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Quantity;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
+import app.hodegon.core.swing.Tally;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -33,6 +34,16 @@ final class LookAhead {
     /** A fault that nothing raised so far counts for less: the leading candidates are to be told apart first. */
     private static final double NOT_RAISED = 0.5;
 
+    /**
+     * While there are only balls to go by, a fault counts by how much they raised it: the causes that the complaint
+     * points to come before those that are common anyway. Where the club comes from says less about what to do than what
+     * brought it there.
+     */
+    private static final double RAISED_LITTLE = 0.25;
+
+    private static final double OF_THE_CLUB = 0.5;
+    private static final int MORE_THAN_BALLS = 2;
+
     /** A measure taken on request averages this many swings. */
     private static final int SWINGS = 3;
 
@@ -44,6 +55,8 @@ final class LookAhead {
             Quantity.POSTURE, 6.0,
             Quantity.FOOT, 2.5,
             Quantity.TIME, 60.0,
+            Quantity.TEMPO, 1.0,
+            Quantity.STANCE, 0.4,
             Quantity.REACH, 3.0));
 
     /** What can be measured where, with the limits it would tell about. */
@@ -75,7 +88,7 @@ final class LookAhead {
 
     /** Every sign and measure not yet seen, most telling per effort first; of a measure's sources the best one. */
     List<NextLook> looks(Observations seen, Posterior posterior, Joint joint, Posterior.Calibrated believed) {
-        double[] weights = weights(believed.probabilities());
+        double[] weights = weights(believed.probabilities(), ballsOnly(seen));
         double now = entropy(believed.probabilities(), weights);
         List<NextLook> looks = new ArrayList<>();
         for (Sign sign : Sign.values()) {
@@ -110,10 +123,9 @@ final class LookAhead {
 
     /** Sources worth sending a coach to; what a player feels is told, not looked for. */
     private static List<Source> sources(Measure measure) {
-        List<Source> all = Repeatability.sources(measure.quantity());
-        return all.isEmpty()
-                ? List.of(Source.SEEN)
-                : all.stream().filter(s -> s != Source.FELT).toList();
+        return Repeatability.sources(measure.quantity()).stream()
+                .filter(s -> s != Source.FELT)
+                .toList();
     }
 
     /** A measure read already is worth reading again only from a harder source. */
@@ -172,10 +184,23 @@ final class LookAhead {
         return new Joint.After(calibrated.total(), calibrated.probabilities());
     }
 
-    private static double[] weights(double[] probabilities) {
+    private static double[] weights(double[] probabilities, boolean ballsOnly) {
         double[] weights = new double[probabilities.length];
-        for (int f = 0; f < weights.length; f++) weights[f] = probabilities[f] >= BEFORE[f] ? 1 : NOT_RAISED;
+        for (Fault fault : Fault.values()) {
+            int f = fault.ordinal();
+            double raised = probabilities[f] / BEFORE[f];
+            weights[f] = ballsOnly
+                    ? Math.min(1, Math.max(RAISED_LITTLE, RAISED_LITTLE * raised * raised))
+                            * (fault.ofTheClub() ? OF_THE_CLUB : 1)
+                    : raised >= 1 ? 1 : NOT_RAISED;
+        }
         return weights;
+    }
+
+    /** Whether hardly anything but balls was seen yet. */
+    private static boolean ballsOnly(Observations seen) {
+        return !seen.shots().equals(Tally.EMPTY)
+                && seen.signs().size() + seen.readings().size() < MORE_THAN_BALLS;
     }
 
     private static double entropy(double[] probabilities, double[] weights) {

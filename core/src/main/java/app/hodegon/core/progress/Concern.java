@@ -37,10 +37,7 @@ public record Concern(Set<Fault> faults) {
     /** Also where the limit is on another side than the reading: the way back is told by the same measure. */
     public boolean with(Reading reading) {
         for (Showing showing : Catalogue.standard().showings()) {
-            if (showing instanceof Showing.OfLimit of
-                    && of.limit().measure() == reading.measure()
-                    && of.limit().at().equals(reading.at())
-                    && shows(showing)) return true;
+            if (showing.reads(reading.measure(), reading.at()) && shows(showing)) return true;
         }
         return false;
     }

@@ -20,8 +20,8 @@ public enum Measure implements Identified {
     TRAIL_HEEL_LIFT("trail-heel-lift", "{Trail} heel off the ground", Quantity.FOOT, true),
     BACKSWING_TIME("backswing-time", "Backswing time", Quantity.TIME, false),
     DOWNSWING_TIME("downswing-time", "Downswing time", Quantity.TIME, false),
-    TEMPO_RATIO("tempo-ratio", "Backswing to downswing", Quantity.RATIO, false),
-    STANCE_RATIO("stance-ratio", "Stance over pelvis width", Quantity.RATIO, false),
+    TEMPO_RATIO("tempo-ratio", "Backswing to downswing", Quantity.TEMPO, false),
+    STANCE_RATIO("stance-ratio", "Stance over pelvis width", Quantity.STANCE, false),
     ANKLE_REACH("ankle-reach", "Knee to wall, {trail} ankle", Quantity.REACH, false),
     CARRY("carry", "Carry", Quantity.DISTANCE, false),
     OFFLINE("offline", "Miss from the target line", Quantity.DISTANCE, false);

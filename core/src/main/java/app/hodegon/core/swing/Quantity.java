@@ -8,7 +8,8 @@ public enum Quantity implements Identified {
     POSTURE("posture", "Forward bend", "°", -60, 60),
     FOOT("foot", "Foot shift and heel lift", "cm", 0, 60),
     TIME("time", "Times", "ms", -3000, 6000),
-    RATIO("ratio", "Ratios", "", 0, 20),
+    TEMPO("tempo", "Tempo ratio", "", 0, 20),
+    STANCE("stance", "Stance over pelvis", "", 0, 5),
     REACH("reach", "Knee to wall", "cm", 0, 40),
     DISTANCE("distance", "Distances of the ball", "m", -400, 400);
 

@@ -3,6 +3,7 @@ package app.hodegon.core.swing;
 import static app.hodegon.core.swing.Source.CLIP;
 import static app.hodegon.core.swing.Source.FELT;
 import static app.hodegon.core.swing.Source.PLATE;
+import static app.hodegon.core.swing.Source.RULER;
 import static app.hodegon.core.swing.Source.SEEN;
 
 import java.util.EnumMap;
@@ -23,7 +24,10 @@ public final class Repeatability {
             Quantity.TURN, Map.of(SEEN, 8.0, CLIP, 5.0),
             Quantity.POSTURE, Map.of(SEEN, 5.0, CLIP, 3.0),
             Quantity.FOOT, Map.of(SEEN, 1.5, CLIP, 0.8),
-            Quantity.TIME, Map.of(CLIP, 25.0, PLATE, 10.0)));
+            Quantity.TIME, Map.of(CLIP, 25.0, PLATE, 10.0),
+            Quantity.TEMPO, Map.of(CLIP, 0.3, PLATE, 0.15),
+            Quantity.STANCE, Map.of(SEEN, 0.2, CLIP, 0.08, RULER, 0.05),
+            Quantity.REACH, Map.of(SEEN, 2.0, CLIP, 1.0, RULER, 0.5)));
 
     /** How many times larger or smaller than the assumed value a coach's own may be. */
     private static final double WIDEST = 5;

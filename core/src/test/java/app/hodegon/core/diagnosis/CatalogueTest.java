@@ -61,8 +61,7 @@ class CatalogueTest {
             if (!(showing instanceof Showing.OfLimit of)) continue;
             Limit limit = of.limit();
             assertThat(limit.measure().atCheckpoint()).isEqualTo(limit.at().isPresent());
-            assertThat(Repeatability.sources(limit.measure().quantity()).isEmpty())
-                    .isEqualTo(limit.measure().id().equals("ankle-reach"));
+            assertThat(Repeatability.sources(limit.measure().quantity())).isNotEmpty();
         }
     }
 
@@ -71,6 +70,8 @@ class CatalogueTest {
         Limit top = Limit.aboveCorridor(Checkpoint.TOP);
         assertThat(top.value(PressureSchool.EARLY_RETURN)).isEqualTo(60);
         assertThat(top.value(PressureSchool.FULL_LOAD)).isEqualTo(85);
+        assertThat(Limit.belowCorridor(Checkpoint.ADDRESS).value(PressureSchool.CENTRED))
+                .isEqualTo(35);
     }
 
     @Test

@@ -156,7 +156,7 @@ class ComparisonTest {
         assertThatThrownBy(() -> Comparison.ofSamples(new double[] {1}, new double[] {1, 2}, Better.LOWER))
                 .hasMessageContaining("at least two");
         assertThatThrownBy(() -> new Count(4, 3)).hasMessageContaining("0 to 3");
-        Reading ratio = new Reading(Measure.TEMPO_RATIO, Optional.empty(), 3, Source.CLIP, 3);
+        Reading ratio = new Reading(Measure.TEMPO_RATIO, Optional.empty(), 3, Source.MONITOR, 3);
         assertThatThrownBy(() -> Comparison.ofReadings(ratio, ratio, Better.LOWER, Repeatability.ASSUMED))
                 .hasMessageContaining("No repeatability");
     }

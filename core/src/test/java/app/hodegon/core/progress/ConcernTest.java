@@ -39,7 +39,10 @@ class ConcernTest {
     void thePressureTellsWhereTheCatalogueHasALimitForIt() {
         assertThat(Concern.of(List.of(Fault.LATE_RECENTRE)).with(share(Checkpoint.ARM_DOWN)))
                 .isTrue();
-        assertThat(SWAY.with(share(Checkpoint.FINISH))).isFalse();
+        assertThat(SWAY.with(share(Checkpoint.FINISH)))
+                .as("by way of hanging back")
+                .isTrue();
+        assertThat(SWAY.with(share(Checkpoint.TRIGGER))).isFalse();
     }
 
     private static Reading share(Checkpoint at) {

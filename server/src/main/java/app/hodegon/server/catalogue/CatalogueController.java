@@ -54,6 +54,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -183,6 +184,10 @@ class CatalogueController {
                 hand.say(measure.label()),
                 measure.quantity().unit(),
                 measure.atCheckpoint(),
+                Catalogue.standard().asksFor(measure).stream()
+                        .flatMap(Optional::stream)
+                        .map(Checkpoint::id)
+                        .toList(),
                 measure.quantity().lowest(),
                 measure.quantity().highest(),
                 Repeatability.sources(measure.quantity()).stream()

@@ -80,11 +80,15 @@ public record CatalogueView(
             @NotNull String label,
             @NotNull String how) {}
 
+    /**
+     * @param asks the checkpoints at which it is asked for; empty for a measure of the whole swing
+     */
     public record MeasureView(
             @NotNull String id,
             @NotNull String label,
             @NotNull String unit,
             @NotNull boolean atCheckpoint,
+            @NotNull List<String> asks,
             @NotNull double lowest,
             @NotNull double highest,
             @NotNull List<String> sources) {}

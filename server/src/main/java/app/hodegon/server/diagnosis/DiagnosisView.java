@@ -26,10 +26,14 @@ public record DiagnosisView(
             @NotNull @JsonProperty("for") List<EvidenceView> speaksFor,
             @NotNull List<EvidenceView> against) {}
 
+    /**
+     * @param why why a reading tells of the fault; absent for what speaks for itself
+     */
     public record EvidenceView(
             @NotNull String evidence,
             @NotNull double weight,
-            @NotNull String text) {}
+            @NotNull String text,
+            String why) {}
 
     public record ChainView(
             @NotNull String from,
@@ -102,7 +106,7 @@ public record DiagnosisView(
 
     private static List<EvidenceView> evidence(List<Evidence> evidence) {
         return evidence.stream()
-                .map(e -> new EvidenceView(e.id(), e.weight(), e.text()))
+                .map(e -> new EvidenceView(e.id(), e.weight(), e.text(), e.why().orElse(null)))
                 .toList();
     }
 }
