@@ -61,7 +61,17 @@ public enum Choice implements Identified {
             Question.CHANGE_OVER,
             "pause-drills-ok",
             "Pauses allowed as a drill",
-            "A pause shows the player where the load is; it stays a drill and never becomes the swing.");
+            "A pause shows the player where the load is; it stays a drill and never becomes the swing."),
+    BALL_SOON(
+            Question.FIRST_BALL,
+            "ball-soon",
+            "A few from the first day",
+            "A few short balls in the first session that allows them keep the drill tied to the game."),
+    EARN_THE_BALL(
+            Question.FIRST_BALL,
+            "earn-the-ball",
+            "Earned",
+            "No ball before its rung: a new movement is lost as soon as there is a ball to hit.");
 
     /** The questions beside the pressure school. */
     public enum Question implements Identified {
@@ -72,7 +82,8 @@ public enum Choice implements Identified {
         BACKSWING_TEMPO("backswing-tempo", "Speed of the backswing"),
         TRAIL_FOOT_SET("trail-foot-set", "Trail foot at address"),
         LEAD_HEEL("lead-heel", "Lead heel in the backswing"),
-        CHANGE_OVER("change-over", "Top of the swing");
+        CHANGE_OVER("change-over", "Top of the swing"),
+        FIRST_BALL("first-ball", "The first ball");
 
         private final String id;
         private final String label;
@@ -121,6 +132,30 @@ public enum Choice implements Identified {
 
     public String label() {
         return label;
+    }
+
+    /** Within a sentence, after "because you teach", in lead/trail placeholders. */
+    public String taught() {
+        return switch (this) {
+            case HOLD_INNER -> "holding the inner edge";
+            case LET_FLATTEN -> "letting the foot flatten";
+            case ROLL_LOW -> "a {trail} foot that rolls in and stays low";
+            case RELEASE_UP -> "a {trail} heel that comes up";
+            case TOE_THEN_HEEL -> "toe, then heel";
+            case ANKLE -> "landing under the ankle";
+            case EVEN -> "an even start";
+            case LEAD_BIASED -> "a start on the {lead} side";
+            case BRISK -> "a brisk backswing";
+            case UNHURRIED -> "an unhurried backswing";
+            case FLARED -> "a flared {trail} foot";
+            case SQUARE -> "a square {trail} foot";
+            case MAY_LIFT -> "a {lead} heel that may lift";
+            case STAYS_DOWN -> "a {lead} heel that stays down";
+            case FLOWING -> "a flowing change of direction";
+            case PAUSE_DRILLS_OK -> "pauses as a drill";
+            case BALL_SOON -> "a few balls from the first day";
+            case EARN_THE_BALL -> "earning the ball";
+        };
     }
 
     /** Why a coach would answer so. */

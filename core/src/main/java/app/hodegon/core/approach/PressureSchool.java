@@ -68,6 +68,11 @@ public enum PressureSchool implements Identified {
         return label;
     }
 
+    /** Within a sentence, after "because you teach". */
+    public String taught() {
+        return "the school \"" + label + "\"";
+    }
+
     public String why() {
         return why;
     }

@@ -28,6 +28,9 @@ import java.util.Set;
  * @param pace what one rep without a ball costs in time
  * @param variations what it is on each rung it covers, lowest first
  * @param notice what the student is asked to notice after each set
+ * @param footing on what and in what it is done
+ * @param favour answers of an approach that regard it as one of their first
+ * @param ways how it changes within its rungs
  */
 public record Drill(
         String id,
@@ -48,7 +51,66 @@ public record Drill(
         Texts texts,
         List<String> variations,
         Diagram diagram,
-        Optional<Notice> notice) {
+        Optional<Notice> notice,
+        Footing footing,
+        Favour favour,
+        Ways ways) {
+
+    /**
+     * @param notIn shoes in which it is not done
+     * @param onlyOn grounds on which alone it is done; empty for all
+     */
+    public record Footing(Set<Shoes> notIn, Set<Ground> onlyOn) {
+
+        public static final Footing ANY = new Footing(Set.of(), Set.of());
+
+        public Footing {
+            notIn = Set.copyOf(notIn);
+            onlyOn = Set.copyOf(onlyOn);
+        }
+    }
+
+    /** Whose first drill it is. */
+    public record Favour(Set<Choice> choices, Set<PressureSchool> schools) {
+
+        public static final Favour NOBODYS = new Favour(Set.of(), Set.of());
+
+        public Favour {
+            choices = Set.copyOf(choices);
+            schools = Set.copyOf(schools);
+        }
+
+        /** The answer of this approach that likes it first, in words within a sentence; empty if none does. */
+        public Optional<String> of(Approach approach) {
+            return choices.stream()
+                    .filter(approach::has)
+                    .sorted()
+                    .findFirst()
+                    .map(Choice::taught)
+                    .or(() -> Optional.of(approach.school())
+                            .filter(schools::contains)
+                            .map(PressureSchool::taught));
+        }
+    }
+
+    /**
+     * @param halfSteps small changes by rung, in the order in which they come up; a rung left out takes the usual ones
+     * @param speeds percent of full speed by rung; a rung left out takes its usual one
+     * @param moves drills that are its moves, done in this order
+     * @param combines drills that it goes together with in one block
+     */
+    public record Ways(
+            Map<Rung, List<HalfStep>> halfSteps, Map<Rung, Integer> speeds, List<String> moves, List<String> combines) {
+
+        public static final Ways USUAL = new Ways(Map.of(), Map.of(), List.of(), List.of());
+
+        public Ways {
+            halfSteps = Map.copyOf(halfSteps);
+            speeds = Map.copyOf(speeds);
+            moves = List.copyOf(moves);
+            combines = List.copyOf(combines);
+        }
+    }
 
     /** How strongly a drill works on a fault. */
     public enum Effect {
@@ -72,9 +134,6 @@ public record Drill(
             return seconds;
         }
     }
-
-    /** One ball, with setting it up and walking in, in seconds. */
-    public static final int SECONDS_PER_BALL = 30;
 
     /**
      * What is said about a drill.
@@ -142,7 +201,10 @@ public record Drill(
                 texts,
                 variations,
                 diagram,
-                notice);
+                notice,
+                footing,
+                favour,
+                ways);
     }
 
     /** Whether a coach with this approach would use it. */
@@ -170,9 +232,15 @@ public record Drill(
         return variations.get(rung.ordinal() - lowest.ordinal());
     }
 
-    /** Whether this rung of the drill can be done there: its place allows it, and balls are hit only where they may. */
-    public boolean possibleAt(Place place, Rung rung) {
-        return places.contains(place) && (!rung.withBall() || place.ballsAllowed());
+    /** Where it is done: the garden does for a drill of home or range. */
+    public boolean isDoneAt(Place place) {
+        return places.contains(place)
+                || place == Place.GARDEN && (places.contains(Place.HOME) || places.contains(Place.RANGE));
+    }
+
+    /** Percent of full speed on this rung. */
+    public int speed(Rung rung) {
+        return ways.speeds().getOrDefault(rung, rung.speed());
     }
 
     /** Seconds one rep without a ball takes on this rung. */

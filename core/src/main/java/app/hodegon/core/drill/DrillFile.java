@@ -22,6 +22,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.BiConsumer;
 import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
@@ -39,6 +40,9 @@ public final class DrillFile {
 
     static final int LONGEST_TEXT = 600;
     static final int LONGEST_NAME = 60;
+    static final int LONGEST_HALF_STEP = 30;
+    static final int LOWEST_SPEED = 20;
+    static final int FULL_SPEED = 100;
 
     /** Most entries of a list within a drill. */
     static final int LONGEST_LIST = 40;
@@ -111,10 +115,12 @@ public final class DrillFile {
                 problems.add(new Problem("[" + i + "].id", "is there twice: " + id + "."));
         }
         for (int i = 0; i < file.size(); i++) {
-            for (JsonNode before : file.get(i).path("after")) {
-                String id = before.asString("");
-                if (!ids.contains(id) && !known.test(id)) {
-                    problems.add(new Problem("[" + i + "].after", "names no known drill: " + id + "."));
+            for (String field : List.of("after", "moves", "combines")) {
+                for (JsonNode named : file.get(i).path(field)) {
+                    String id = named.asString("");
+                    if (!ids.contains(id) && !known.test(id)) {
+                        problems.add(new Problem("[" + i + "]." + field, "names no known drill: " + id + "."));
+                    }
                 }
             }
         }
@@ -166,7 +172,40 @@ public final class DrillFile {
             diagram.put("move", drill.diagram().move().id());
         }
         drill.notice().ifPresent(n -> node.put("notice", n.id()));
+        put(node, "notIn", sorted(drill.footing().notIn()));
+        put(node, "onlyOn", sorted(drill.footing().onlyOn()));
+        put(node, "firstFor", sorted(drill.favour().choices()));
+        put(node, "firstForSchools", sorted(drill.favour().schools()));
+        put(node, drill.ways());
         return node;
+    }
+
+    private static void put(ObjectNode node, Drill.Ways ways) {
+        if (!ways.halfSteps().isEmpty()) {
+            ObjectNode byRung = node.putObject("halfSteps");
+            for (Rung rung : Rung.values()) {
+                List<HalfStep> steps = ways.halfSteps().get(rung);
+                if (steps == null) continue;
+                ArrayNode array = byRung.putArray(rung.id());
+                for (HalfStep step : steps) {
+                    if (HalfStep.STANDARD.containsKey(step.id())) array.add(step.id());
+                    else
+                        array.addObject()
+                                .put("id", step.id())
+                                .put("label", step.label())
+                                .put("do", step.action());
+                }
+            }
+        }
+        if (!ways.speeds().isEmpty()) {
+            ObjectNode byRung = node.putObject("speeds");
+            for (Rung rung : Rung.values()) {
+                if (ways.speeds().containsKey(rung))
+                    byRung.put(rung.id(), ways.speeds().get(rung));
+            }
+        }
+        put(node, "moves", ways.moves());
+        put(node, "combines", ways.combines());
     }
 
     private static List<String> effects(Drill drill, Effect effect) {
@@ -245,6 +284,13 @@ public final class DrillFile {
             String caution = text("caution", LONGEST_TEXT, false);
             List<String> after = strings("after");
             Optional<Notice> notice = one("notice", Optional.empty(), n -> Optional.of(Identified.of(Notice.class, n)));
+            Drill.Footing footing = new Drill.Footing(
+                    Set.copyOf(each("notIn", s -> Identified.of(Shoes.class, s))),
+                    Set.copyOf(each("onlyOn", g -> Identified.of(Ground.class, g))));
+            Drill.Favour favour = new Drill.Favour(
+                    Set.copyOf(each("firstFor", c -> Identified.of(Choice.class, c))),
+                    Set.copyOf(each("firstForSchools", s -> Identified.of(PressureSchool.class, s))));
+            Drill.Ways ways = new Drill.Ways(halfSteps(), speeds(), strings("moves"), strings("combines"));
             if (problems.size() > before) return Optional.empty();
             return Optional.of(new Drill(
                     id,
@@ -274,7 +320,83 @@ public final class DrillFile {
                             caution),
                     variations,
                     diagram,
-                    notice));
+                    notice,
+                    footing,
+                    favour,
+                    ways));
+        }
+
+        private Map<Rung, List<HalfStep>> halfSteps() {
+            Map<Rung, List<HalfStep>> steps = new EnumMap<>(Rung.class);
+            byRung("halfSteps", (rung, list) -> {
+                if (!list.isArray() || list.size() > LONGEST_LIST) {
+                    wrong(".halfSteps." + rung.id(), "must be a list of at most " + LONGEST_LIST + ".");
+                    return;
+                }
+                List<HalfStep> read = new ArrayList<>();
+                for (int i = 0; i < list.size(); i++) {
+                    halfStep(".halfSteps." + rung.id() + "[" + i + "]", list.get(i))
+                            .ifPresent(read::add);
+                }
+                steps.put(rung, List.copyOf(read));
+            });
+            return steps;
+        }
+
+        /** One of the standard ones by its id, or one of the drill's own. */
+        private Optional<HalfStep> halfStep(String where, JsonNode node) {
+            if (node.isString()) {
+                HalfStep standard = HalfStep.STANDARD.get(node.asString());
+                if (standard == null) {
+                    wrong(
+                            where,
+                            "must be one of "
+                                    + String.join(
+                                            ", ",
+                                            HalfStep.STANDARD.keySet().stream()
+                                                    .sorted()
+                                                    .toList())
+                                    + ", or have an id, a label and a do of its own.");
+                }
+                return Optional.ofNullable(standard);
+            }
+            Reader own = new Reader(path + where, node, problems);
+            String id = own.text("id", LONGEST_NAME, true);
+            String label = own.text("label", LONGEST_HALF_STEP, true);
+            String action = own.text("do", LONGEST_TEXT, true);
+            if (!id.isEmpty() && !id.matches(ID)) own.wrong(".id", "must be words of small letters joined by hyphens.");
+            if (HalfStep.STANDARD.containsKey(id)) own.wrong(".id", "is a standard one's: " + id + ".");
+            return Optional.of(HalfStep.own(id, label, action));
+        }
+
+        private Map<Rung, Integer> speeds() {
+            Map<Rung, Integer> speeds = new EnumMap<>(Rung.class);
+            byRung("speeds", (rung, percent) -> {
+                if (!percent.isInt() || percent.asInt() < LOWEST_SPEED || percent.asInt() > FULL_SPEED) {
+                    wrong(
+                            ".speeds." + rung.id(),
+                            "must be a whole percentage from " + LOWEST_SPEED + " to " + FULL_SPEED + ".");
+                    return;
+                }
+                speeds.put(rung, percent.asInt());
+            });
+            return speeds;
+        }
+
+        private void byRung(String field, BiConsumer<Rung, JsonNode> read) {
+            JsonNode byRung = node.path(field);
+            if (byRung.isMissingNode() || byRung.isNull()) return;
+            if (!byRung.isObject()) {
+                wrong("." + field, "must name rungs.");
+                return;
+            }
+            byRung.properties().forEach(entry -> {
+                try {
+                    read.accept(Identified.of(Rung.class, entry.getKey()), entry.getValue());
+                } catch (IllegalArgumentException unknown) {
+                    wrong("." + field, unknown.getMessage());
+                }
+            });
         }
 
         private void wrong(String where, String message) {

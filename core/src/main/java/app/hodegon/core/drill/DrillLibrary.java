@@ -5,6 +5,7 @@ import java.io.IOException;
 import java.io.InputStream;
 import java.io.UncheckedIOException;
 import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
 import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -64,6 +65,23 @@ public final class DrillLibrary {
         Map<String, Drill> aside = new LinkedHashMap<>();
         names.forEach((id, name) -> aside.put(id, bridge.named(id, name)));
         return new DrillLibrary(drills, aside);
+    }
+
+    /**
+     * The half-steps of a drill on a rung, in the order in which they come up: the moves of a set first, then its own or
+     * the usual ones, and what it goes together with.
+     */
+    public List<HalfStep> halfSteps(Drill drill, Rung rung) {
+        List<HalfStep> steps = new ArrayList<>();
+        int number = 0;
+        for (String move : drill.ways().moves()) {
+            if (has(move)) steps.add(HalfStep.move(++number, drill(move)));
+        }
+        steps.addAll(drill.ways().halfSteps().getOrDefault(rung, HalfStep.usual(rung)));
+        for (String other : drill.ways().combines()) {
+            if (has(other) && drill(other).covers(rung)) steps.add(HalfStep.combined(drill(other)));
+        }
+        return List.copyOf(steps);
     }
 
     public Collection<Drill> all() {

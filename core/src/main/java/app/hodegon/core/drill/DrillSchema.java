@@ -54,6 +54,18 @@ public final class DrillSchema {
         texts(fields, "variations").put("description", "One per rung, the lowest first.");
         choice(fields, "notice", Identified.ids(Notice.class));
         diagram(fields.putObject("diagram"));
+        list(fields, "notIn", Identified.ids(Shoes.class)).put("description", "Shoes in which it is not done.");
+        list(fields, "onlyOn", Identified.ids(Ground.class)).put("description", "Grounds it needs; left out, any.");
+        list(fields, "firstFor", Identified.ids(Choice.class))
+                .put("description", "Answers of an approach that regard it as one of their first drills.");
+        list(fields, "firstForSchools", Identified.ids(PressureSchool.class));
+        halfSteps(byRung(fields, "halfSteps", "Small changes within a rung, in the order in which they come up."));
+        byRung(fields, "speeds", "Percent of full speed.")
+                .put("type", "integer")
+                .put("minimum", DrillFile.LOWEST_SPEED)
+                .put("maximum", DrillFile.FULL_SPEED);
+        texts(fields, "moves").put("description", "Drills that are its moves, done in this order.");
+        texts(fields, "combines").put("description", "Drills that it goes together with in one block.");
         ArrayNode required = drill.putArray("required");
         for (String field : List.of(
                 "id",
@@ -74,6 +86,25 @@ public final class DrillSchema {
             required.add(field);
         }
         return JSON.writerWithDefaultPrettyPrinter().writeValueAsString(schema);
+    }
+
+    /** An object by rung; what each rung holds is to be filled in. */
+    private static ObjectNode byRung(ObjectNode fields, String field, String description) {
+        ObjectNode node = fields.putObject(field).put("type", "object").put("description", description);
+        values(node.putObject("propertyNames"), Identified.ids(Rung.class));
+        return node.putObject("additionalProperties");
+    }
+
+    private static void halfSteps(ObjectNode list) {
+        list.put("type", "array").put("maxItems", DrillFile.LONGEST_LIST);
+        ArrayNode either = list.putObject("items").putArray("oneOf");
+        values(either.addObject(), HalfStep.STANDARD.keySet().stream().sorted().toList());
+        ObjectNode own = either.addObject().put("type", "object");
+        ObjectNode fields = own.putObject("properties");
+        fields.putObject("id").put("type", "string").put("pattern", "^" + DrillFile.ID + "$");
+        text(fields, "label", DrillFile.LONGEST_HALF_STEP);
+        text(fields, "do", DrillFile.LONGEST_TEXT);
+        own.putArray("required").add("id").add("label").add("do");
     }
 
     private static void diagram(ObjectNode diagram) {

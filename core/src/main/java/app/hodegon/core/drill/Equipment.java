@@ -24,7 +24,10 @@ public enum Equipment implements Identified {
     DRIVER("driver", "Driver", null),
     SEVEN_IRON("seven-iron", "7-iron", null),
     WEDGE("wedge", "Wedge", "the shortest iron"),
-    BUCKET_BROOM("bucket-broom", "Upright stick", "a broom in a bucket");
+    BUCKET_BROOM("bucket-broom", "Upright stick", "a broom in a bucket"),
+    FOAM_BALL("foam-ball", "Foam or plastic ball", null),
+    STRIKE_MAT("strike-mat", "Strike mat", null),
+    NET("net", "Net of one's own", null);
 
     private final String id;
     private final String label;

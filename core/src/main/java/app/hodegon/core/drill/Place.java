@@ -4,19 +4,22 @@ import app.hodegon.core.swing.Identified;
 
 /** Where practice happens. */
 public enum Place implements Identified {
-    HOME("home", "At home", "at home"),
-    NET("net", "Net", "at the net"),
-    RANGE("range", "Range", "on the range"),
-    COURSE("course", "Course", "on the course");
+    HOME("home", "At home", "at home", Ground.FLOOR),
+    GARDEN("garden", "Garden", "in the garden", Ground.GRASS),
+    NET("net", "Net", "at the net", Ground.MAT),
+    RANGE("range", "Range", "on the range", Ground.GRASS),
+    COURSE("course", "Course", "on the course", Ground.GRASS);
 
     private final String id;
     private final String label;
     private final String where;
+    private final Ground usual;
 
-    Place(String id, String label, String where) {
+    Place(String id, String label, String where, Ground usual) {
         this.id = id;
         this.label = label;
         this.where = where;
+        this.usual = usual;
     }
 
     @Override
@@ -33,8 +36,13 @@ public enum Place implements Identified {
         return where;
     }
 
-    /** Whether balls may be hit there. */
+    /** What is underfoot there where nothing else is said. */
+    public Ground usualGround() {
+        return usual;
+    }
+
+    /** Whether real balls may be hit there. */
     public boolean ballsAllowed() {
-        return this != HOME;
+        return compareTo(NET) >= 0;
     }
 }

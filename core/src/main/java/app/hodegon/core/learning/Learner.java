@@ -64,20 +64,20 @@ public final class Learner {
     }
 
     /** So many reps; learning goes with them. The chance of a good one is looked up afresh every five. */
-    public boolean[] practise(Fault fault, Rung rung, int count, boolean external) {
+    public boolean[] practise(Fault fault, Rung rung, int count, Circumstances how) {
         boolean[] good = new boolean[count];
         for (int rep = 0; rep < count; rep += SET) {
             double chance = chanceOfGood(fault, rung);
             int reps = Math.min(SET, count - rep);
             for (int i = 0; i < reps; i++) good[rep + i] = random.nextDouble() < chance;
-            skill.practise(fault, rung, reps, external);
+            skill.practise(fault, rung, reps, how);
         }
         return good;
     }
 
     /** So many reps whose outcome nobody counts. */
-    public void learn(Fault fault, Rung rung, int count, boolean external) {
-        skill.practise(fault, rung, count, external);
+    public void learn(Fault fault, Rung rung, int count, Circumstances how) {
+        skill.practise(fault, rung, count, how);
     }
 
     /** How much of what can be learned on a rung is learned, 0 to 1. */

@@ -6,7 +6,8 @@ import app.hodegon.core.drill.Rung;
 /**
  * How a movement is learned with repetitions: an assumption, not a finding. Learning on a rung follows an exponential
  * curve (Heathcote, Brown and Mewhort 2000); reps massed on one day count less and less; what a rung below has not
- * learned holds the next one up; feedback from outside helps early; nights without practice take a little away.
+ * learned holds the next one up; feedback from outside helps early; nights without practice take a little away. What
+ * half-steps, mixed sets and lesser strikes change is in {@link Circumstances}.
  */
 public final class Skill {
 
@@ -76,16 +77,22 @@ public final class Skill {
         }
     }
 
-    /**
-     * @param external whether something outside the body tells a good rep
-     */
-    public void practise(Fault fault, Rung rung, double count, boolean external) {
+    /** So many reps. */
+    public void practise(Fault fault, Rung rung, double count, Circumstances how) {
         int f = fault.ordinal();
         int r = rung.ordinal();
+        if (how.mixed() && r > Rung.FEEL.ordinal()) {
+            practise(
+                    fault,
+                    Rung.values()[r - 1],
+                    count * Circumstances.OF_THE_RUNG_BELOW,
+                    Circumstances.plain(how.external()));
+        }
         double before = today[f][r];
         double counted = MASSED * (Math.exp(-before / MASSED) - Math.exp(-(before + count) / MASSED));
         today[f][r] += count;
-        if (external && rung.compareTo(Rung.REHEARSE) <= 0) counted *= EXTERNAL_FEEDBACK;
+        counted *= how.share();
+        if (how.external() && rung.compareTo(Rung.REHEARSE) <= 0) counted *= EXTERNAL_FEEDBACK;
         if (r > Rung.FEEL.ordinal()) {
             counted *= WITHOUT_GROUND + (1 - WITHOUT_GROUND) * learned(fault, Rung.values()[r - 1]);
         }

@@ -30,6 +30,11 @@ final class Cautions {
         if (request.focus().stream().anyMatch(f -> f.fault() == Fault.REVERSE_PIVOT)) {
             cautions.add("A sore back comes before ball flight: stop the session when it starts.");
         }
+        if (request.settings().oneThing()) {
+            cautions.add(
+                    "A block of one thing is many reps of one movement: for healthy joints only. Stop for the day when"
+                            + " it drops, and begin the next day with its plainest form.");
+        }
         if (!student.flags().isEmpty()) {
             cautions.add("The numbers are for healthy joints. With a flagged joint do less, and follow the doctor's or"
                     + " physiotherapist's word before this plan's.");
@@ -41,7 +46,8 @@ final class Cautions {
             cautions.add("Spikes slip on hard floors: grass only.");
         }
         if (days.stream().anyMatch(d -> d.place() == Place.HOME && swingsClub(d))) {
-            cautions.add("Indoors, look around and above before you swing.");
+            cautions.add(
+                    "Indoors, look around and above before you swing; nothing of full length, and soft balls only.");
         }
         if (days.stream().anyMatch(d -> d.place() == Place.RANGE || d.place() == Place.COURSE)) {
             cautions.add("Nobody in line, and the range's and the course's own rules stand.");

@@ -2,7 +2,9 @@ package app.hodegon.core.plan;
 
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Step;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -12,60 +14,75 @@ import java.util.stream.Stream;
 /** How far one fault's route has been climbed while the days are laid, assuming that gates pass when they should. */
 final class Climb {
 
-    private final List<Step> route;
-    private final Map<Rung, Map<Place, Step>> standIns;
-    private final List<Step> below;
+    /** What is passed is kept up after so many practice days, further and further apart. */
+    private static final int[] KEEP_UP_AFTER = {1, 2, 4, 7};
+
+    /** What a block of one thing wants of its movement, and after how many days it is over all the same. */
+    private static final int ONE_THING_REPS = 700;
+
+    private static final int ONE_THING_DAYS = 10;
+
+    private final Route route;
+    private final List<Step> steps;
     private final int[] days;
     private final BiPredicate<Step, Place> possible;
+    private final boolean oneThing;
+    private final int first;
 
     private int at;
     private int daysOnStep;
+    private int repsOnStep;
+    private boolean realBall;
+
+    private final Map<Rung, Integer> worked = new EnumMap<>(Rung.class);
+    private int keptUp;
+    private int lastKeptUp = -1;
+    private Optional<Block> lastMain = Optional.empty();
+    private int alike;
 
     /**
      * @param days practice days on each step before the next one is laid
+     * @param oneThing whether the first gated step takes a block of one thing
      */
-    Climb(Route route, int[] days, BiPredicate<Step, Place> possible) {
-        this.route = route.steps();
-        this.standIns = route.standIns();
-        this.below = route.below();
+    Climb(Route route, int[] days, BiPredicate<Step, Place> possible, boolean oneThing) {
+        this.route = route;
+        this.steps = route.steps();
         this.days = days;
         this.possible = possible;
+        this.oneThing = oneThing;
         // Preparing opens the first sessions as their refresher; it is a main block only where nothing comes after it.
-        this.at = this.route.size() > 1 && !this.route.get(0).rung().gated() ? 1 : 0;
-    }
-
-    boolean empty() {
-        return route.isEmpty();
+        this.first = steps.size() > 1 && !steps.get(0).rung().gated() ? 1 : 0;
+        this.at = first;
     }
 
     /** The step to work on there: the one reached, or the highest earlier one that the place allows. */
     Optional<Step> stepAt(Place place) {
-        if (route.isEmpty()) return Optional.empty();
+        if (steps.isEmpty()) return Optional.empty();
         for (int i = at; i >= 0; i--) {
-            Optional<Step> step = at(i, place);
+            Optional<Step> step = route.at(steps.get(i), place, possible);
             if (step.isPresent()) return step;
         }
         return belowAt(place).findFirst();
     }
 
-    /** A step of the route, or what stands in for it where its drill is not possible. */
-    private Optional<Step> at(int index, Place place) {
-        Step step = route.get(index);
-        if (possible.test(step, place)) return Optional.of(step);
-        return Optional.ofNullable(standIns.getOrDefault(step.rung(), Map.of()).get(place));
-    }
-
     private Stream<Step> belowAt(Place place) {
-        return below.stream().filter(s -> possible.test(s, place));
+        return route.below().stream().filter(s -> possible.test(s, place));
     }
 
     /** The step a refresher set repeats before the main block. */
     Optional<Step> refresherBelow(Step main, Place place) {
         for (int i = indexOf(main) - 1; i >= 0; i--) {
-            Optional<Step> step = at(i, place).filter(s -> !s.rung().withBall());
+            Optional<Step> step = route.at(steps.get(i), place, possible)
+                    .filter(s -> !s.rung().withBall());
             if (step.isPresent()) return step;
         }
         return belowAt(place).filter(s -> s != main && !s.rung().withBall()).findFirst();
+    }
+
+    /** A few short balls there, before their rung; empty where the climb has reached balls. */
+    Optional<Step> firstBalls(Place place) {
+        if (steps.isEmpty() || steps.get(at).rung().withBall()) return Optional.empty();
+        return Optional.ofNullable(route.firstBalls().get(place));
     }
 
     boolean isNew(Step step) {
@@ -77,28 +94,64 @@ final class Climb {
         return indexOf(step) < at;
     }
 
-    boolean hasPassed(Rung rung) {
-        return route.isEmpty() || (at < route.size() && route.get(at).rung().compareTo(rung) > 0);
+    /** Whether what is passed is to be kept up on this practice day already. */
+    boolean keepUpIsDue(int dayNumber) {
+        int after = KEEP_UP_AFTER[Math.min(keptUp, KEEP_UP_AFTER.length - 1)];
+        return lastKeptUp < 0 || dayNumber - lastKeptUp >= after;
     }
 
-    /** Books a day's main block and check; goes on to the next step when this one has had its days. */
-    void practised(Step step, boolean checked) {
+    boolean isOneThing(Step step) {
+        return oneThing && indexOf(step) == first && at == first;
+    }
+
+    /** Practice days with a main block on this step's rung so far. */
+    int worked(Step step) {
+        return worked.getOrDefault(step.rung(), 0);
+    }
+
+    /** Whether a day with this main block would be one more of too many alike. */
+    boolean tooAlike(Block main, int most) {
+        return alike >= most && lastMain.filter(main::looksLike).isPresent();
+    }
+
+    boolean hasPassed(Rung rung) {
+        return steps.isEmpty() || (at < steps.size() && steps.get(at).rung().compareTo(rung) > 0);
+    }
+
+    /**
+     * Books a day's main block and check; goes on to the next step when this one has had its days, and one of its checks
+     * a real ball where it has balls.
+     */
+    void practised(Step step, Block main, boolean checked, int dayNumber) {
+        alike = lastMain.filter(main::looksLike).isPresent() ? alike + 1 : 1;
+        lastMain = Optional.of(main);
+        worked.merge(step.rung(), 1, Integer::sum);
+        if (keepsUp(step)) {
+            keptUp++;
+            lastKeptUp = dayNumber;
+        }
         if (indexOf(step) != at) return;
-        daysOnStep += checked || step.gate().isEmpty() ? 1 : 0;
-        if (at < route.size() - 1 && daysOnStep >= days[at]) {
+        boolean toldSomething = checked || step.gate().isEmpty();
+        daysOnStep += toldSomething ? 1 : 0;
+        repsOnStep += main.reps();
+        realBall |= toldSomething && (!step.rung().withBall() || main.form().realBall());
+        if (isOneThing(step) && repsOnStep < ONE_THING_REPS && daysOnStep < ONE_THING_DAYS) return;
+        if (at < steps.size() - 1 && daysOnStep >= days[at] && realBall) {
             at++;
             daysOnStep = 0;
+            repsOnStep = 0;
+            realBall = false;
         }
     }
 
     /** The route's step on this rung, for a block that a coach put there. */
     Optional<Step> stepOn(Rung rung) {
-        return route.stream().filter(s -> s.rung() == rung).findFirst();
+        return steps.stream().filter(s -> s.rung() == rung).findFirst();
     }
 
     /** Which rung of the route it is, whatever the drill; −1 for none. */
     private int indexOf(Step step) {
-        for (int i = 0; i < route.size(); i++) if (route.get(i).rung() == step.rung()) return i;
+        for (int i = 0; i < steps.size(); i++) if (steps.get(i).rung() == step.rung()) return i;
         return -1;
     }
 }

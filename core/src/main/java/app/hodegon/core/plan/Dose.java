@@ -1,15 +1,21 @@
 package app.hodegon.core.plan;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Kind;
+import java.util.Optional;
 
 /**
- * Sets, rests and seconds. Fives with 20 s rest while a movement is new, tens with 60 s later, never over fifteen; on
- * ball rungs a set is whole rounds of rehearsals and balls.
+ * Sets, rests and seconds of one drill on one rung in one form. Fives with 20 s rest while a movement is new, tens with
+ * 60 s later, never over fifteen; on ball rungs a set is whole rounds of rehearsals and strikes. A fault of the set-up is
+ * no movement: a few set-ups with a look each, five before every ball.
+ *
+ * @param setUp whether a set-up is put right, not a movement
  */
-final class Dose {
+record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
 
     /** Setting up and logging, per day. */
     static final int SET_UP_SECONDS = 120;
@@ -24,10 +30,33 @@ final class Dose {
     private static final int SHORT_REST = 20;
     private static final int LONG_REST = 60;
 
-    private Dose() {}
+    /** Set-ups, each with a look, before one ball. */
+    private static final int SET_UPS_PER_BALL = 5;
+
+    /** A set-up with its look takes this long. */
+    private static final int SET_UP_REP_SECONDS = 12;
+
+    private static final int SET_UPS_A_DAY = 20;
+    private static final int SET_UPS_WITH_BALLS_A_DAY = 36;
+
+    /** Of one plain movement in a day, in a block of one thing. */
+    private static final int ONE_THING_A_DAY = 120;
+
+    static Dose of(Plan.Step step, Drill drill, Form form) {
+        return new Dose(drill, step.rung(), form, isSetUp(step.fault()));
+    }
+
+    static boolean isSetUp(Fault fault) {
+        return fault.stage() == Fault.Stage.SET_UP;
+    }
 
     /** Most main reps of one drill in one day: practice short and often beats one long day. */
-    static int mostReps(Rung rung) {
+    int mostReps() {
+        if (setUp) return rung.withBall() ? SET_UPS_WITH_BALLS_A_DAY : SET_UPS_A_DAY;
+        return mostReps(rung);
+    }
+
+    private static int mostReps(Rung rung) {
         return switch (rung) {
             case PREPARE -> 20;
             case FEEL -> 70;
@@ -38,8 +67,9 @@ final class Dose {
         };
     }
 
-    /** What a new movement wants on this rung before the next one is laid; together 700 up to the first balls. */
-    static int wantedReps(Rung rung) {
+    /** What this wants on a rung before the next one is laid; of a new movement 700 up to the first balls. */
+    static int wantedReps(Fault fault, Rung rung) {
+        if (isSetUp(fault)) return rung.withBall() ? SET_UPS_WITH_BALLS_A_DAY : 2 * SET_UPS_A_DAY;
         return switch (rung) {
             case PREPARE -> 20;
             case FEEL -> 200;
@@ -59,27 +89,39 @@ final class Dose {
      * @param isNew whether the movement is still new
      * @return no sets if not even one fits
      */
-    static Sets main(Drill drill, Rung rung, int seconds, int mostReps, boolean isNew) {
-        int size = isNew ? SMALL_SET : LARGE_SET;
-        Sets one = oneSet(drill, rung, size);
+    Sets main(int seconds, int mostReps, boolean isNew) {
+        Sets one = oneSet(isNew || setUp ? SMALL_SET : LARGE_SET);
         int sets = Math.max(0, Math.min(seconds / one.seconds(), mostReps / one.repsPerSet()));
-        if (sets == 0 && !isNew) return main(drill, rung, seconds, mostReps, true);
+        if (sets == 0 && !isNew) return main(seconds, mostReps, true);
         return one.times(sets);
     }
 
+    /** In a block of one thing: tens to fifteens once it is no longer new. */
+    Sets oneThing(int seconds, double volume, boolean isNew) {
+        Sets one = oneSet(isNew ? LARGE_SET : LARGEST_SET);
+        return one.times(
+                Math.max(0, Math.min(seconds / one.seconds(), (int) (ONE_THING_A_DAY * volume) / one.repsPerSet())));
+    }
+
+    /** A few rounds of short strikes, as many as fit and at most this many. */
+    Sets rounds(int seconds, int most) {
+        Sets one = oneSet(1);
+        return one.times(Math.max(0, Math.min(seconds / one.seconds(), most)));
+    }
+
     /** A main block as a coach asked for it; on ball rungs the set is cut to whole rounds, at least one. */
-    static Sets asAsked(Drill drill, Rung rung, int sets, int repsPerSet) {
-        return oneSet(drill, rung, repsPerSet).times(sets);
+    Sets asAsked(int sets, int repsPerSet) {
+        return oneSet(repsPerSet).times(sets);
     }
 
     /** One easy set of five from the rung below. */
-    static Sets refresher(Drill drill, Rung rung) {
-        return oneSet(drill, rung, SMALL_SET);
+    Sets refresher() {
+        return oneSet(SMALL_SET);
     }
 
-    /** Ten scored reps in two fives; on ball rungs ten balls. */
-    static Sets check(Drill drill, Rung rung) {
-        int perRep = rung.withBall() ? Drill.SECONDS_PER_BALL : drill.secondsPerRep(rung);
+    /** Ten scored reps in two fives; on ball rungs ten strikes. */
+    Sets check() {
+        int perRep = rung.withBall() ? form.seconds() : secondsPerRep();
         int sets = CHECK_REPS / SMALL_SET;
         return new Sets(
                 sets,
@@ -89,44 +131,51 @@ final class Dose {
                 sets * (SMALL_SET * perRep + SHORT_REST));
     }
 
-    private static Sets oneSet(Drill drill, Rung rung, int size) {
-        int rehearsals = size;
-        int balls = 0;
-        if (rung.withBall()) {
-            int perRound = rung.rehearsalsPerRound() + rung.ballsPerRound();
-            int rounds = Math.max(1, size / perRound);
-            rehearsals = rounds * rung.rehearsalsPerRound();
-            balls = rounds * rung.ballsPerRound();
-        }
-        int reps = rehearsals + balls;
-        int rest = reps <= SMALL_SET ? SHORT_REST : LONG_REST;
-        int seconds = rehearsals * drill.secondsPerRep(rung) + balls * Drill.SECONDS_PER_BALL + rest;
-        return new Sets(1, reps, rest, balls, seconds);
+    private int secondsPerRep() {
+        return setUp ? SET_UP_REP_SECONDS : drill.secondsPerRep(rung);
     }
 
-    /** Sets of one size; {@code balls} and {@code seconds} over all of them. */
-    record Sets(int sets, int repsPerSet, int restSeconds, int balls, int seconds) {
+    private Sets oneSet(int size) {
+        int rehearsals = size;
+        int strikes = 0;
+        if (rung.withBall()) {
+            int before = setUp ? SET_UPS_PER_BALL : rung.rehearsalsPerRound();
+            int perRound = setUp ? 1 : rung.ballsPerRound();
+            int rounds = Math.max(1, size / (before + perRound));
+            rehearsals = rounds * before;
+            strikes = rounds * perRound;
+        }
+        int reps = rehearsals + strikes;
+        int rest = reps <= SMALL_SET + 1 ? SHORT_REST : LONG_REST;
+        return new Sets(1, reps, rest, strikes, rehearsals * secondsPerRep() + strikes * form.seconds() + rest);
+    }
+
+    /** Sets of one size; {@code strikes} and {@code seconds} over all of them. */
+    record Sets(int sets, int repsPerSet, int restSeconds, int strikes, int seconds) {
 
         Sets times(int n) {
-            return new Sets(n, repsPerSet, restSeconds, balls * n, seconds * n);
+            return new Sets(n, repsPerSet, restSeconds, strikes * n, seconds * n);
         }
+    }
 
-        Block block(Plan.Step step, Kind kind, String cue) {
-            return new Block(
-                    step.fault(),
-                    step.drill(),
-                    step.rung(),
-                    kind,
-                    sets,
-                    repsPerSet,
-                    restSeconds,
-                    balls,
-                    seconds,
-                    cue,
-                    kind == Kind.CHECK,
-                    0,
-                    false,
-                    false);
-        }
+    Block block(Sets sets, Plan.Step step, Kind kind, String cue) {
+        return new Block(
+                step.fault(),
+                step.drill(),
+                step.rung(),
+                kind,
+                sets.sets(),
+                sets.repsPerSet(),
+                sets.restSeconds(),
+                sets.strikes(),
+                sets.seconds(),
+                cue,
+                kind == Kind.CHECK,
+                0,
+                false,
+                false,
+                Optional.empty(),
+                form,
+                drill.speed(rung));
     }
 }

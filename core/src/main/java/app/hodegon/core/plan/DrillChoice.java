@@ -1,17 +1,22 @@
 package app.hodegon.core.plan;
 
+import app.hodegon.core.approach.Approach;
 import app.hodegon.core.approach.Choice;
+import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.Ground;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.LeftOut;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
@@ -22,6 +27,24 @@ import java.util.stream.Collectors;
 
 /** Which drills may be used for this student, and which one is best for a fault on a rung. */
 final class DrillChoice {
+
+    /** What a coach's school regards as its first weighs as much as its being told by touch and having the kit. */
+    private static final double FAVOURED = 1.5;
+
+    /** An answer given against the usual one weighs as much as whether a drill is the fault's own. */
+    private static final double FAVOURED_ON_PURPOSE = 3;
+
+    private static final double BROUGHT_ALONG = 3;
+
+    /** More than any school's preference. */
+    private static final double BRIDGE = 8;
+
+    private static final Set<Rung> BROUGHT_ALONG_ON = EnumSet.of(Rung.SHORT, Rung.BUILD);
+
+    /** Answers that a coach gives against the usual one, for the sake of what they do. */
+    private static final Set<Choice> CHOSEN_ON_PURPOSE = Arrays.stream(Choice.Question.values())
+            .flatMap(q -> q.choices().stream().skip(1))
+            .collect(Collectors.toUnmodifiableSet());
 
     private final PlanRequest request;
     private final List<Drill> allowed = new ArrayList<>();
@@ -35,7 +58,8 @@ final class DrillChoice {
                 .map(d -> request.student().week().on(d).orElseThrow().place())
                 .toList();
         for (Drill drill : library.all()) {
-            if (request.focus().stream().noneMatch(f -> drill.effects().containsKey(f.fault()))) continue;
+            if (request.focus().stream()
+                    .noneMatch(f -> drill.effects().containsKey(f.fault()) || bringsAlong(drill, f.fault()))) continue;
             objection(drill)
                     .ifPresentOrElse(
                             against -> leftOut.add(new LeftOut(drill.id(), against.reason())),
@@ -103,7 +127,16 @@ final class DrillChoice {
             String items = missing.stream().map(e -> e.label().toLowerCase()).collect(Collectors.joining(" and "));
             return Optional.of(new Objection("needs " + items, false));
         }
-        if (!places.isEmpty() && drill.places().stream().noneMatch(places::contains)) {
+        if (drill.footing().notIn().contains(student.shoes())) {
+            String shoes = student.shoes().label().toLowerCase();
+            return Optional.of(new Objection("not in " + shoes + ": other shoes, or none, for this one", true));
+        }
+        if (!places.isEmpty()
+                && places.stream().anyMatch(drill::isDoneAt)
+                && places.stream().noneMatch(p -> drill.isDoneAt(p) && standsWell(drill, p))) {
+            return Optional.of(new Objection("the ground is wrong for it where this student practises", true));
+        }
+        if (!places.isEmpty() && places.stream().noneMatch(drill::isDoneAt)) {
             return Optional.of(new Objection("cannot be done where this student practises", false));
         }
         return Optional.empty();
@@ -138,7 +171,7 @@ final class DrillChoice {
     List<Drill> ranked(
             Fault fault, Rung rung, Predicate<Drill> also, Predicate<String> passedBefore, Optional<String> previous) {
         return allowed.stream()
-                .filter(d -> d.effects().containsKey(fault) && d.covers(rung) && also.test(d))
+                .filter(d -> worksOn(d, fault, rung) && also.test(d))
                 .filter(d -> d.after().stream().allMatch(passedBefore))
                 .sorted(Comparator.comparingDouble((Drill d) -> score(d, fault, rung, previous))
                         .reversed())
@@ -146,29 +179,83 @@ final class DrillChoice {
     }
 
     boolean possibleSomewhere(Drill drill, Rung rung) {
-        return places.stream().anyMatch(p -> drill.possibleAt(p, rung));
+        return places.stream().anyMatch(p -> possibleAt(drill, p, rung));
+    }
+
+    boolean possibleAt(Drill drill, Place place, Rung rung) {
+        return formAt(drill, place, rung).isPresent();
+    }
+
+    /** What the club meets there on this rung of the drill; empty where it cannot be done. */
+    Optional<Form> formAt(Drill drill, Place place, Rung rung) {
+        if (!drill.isDoneAt(place) || !standsWell(drill, place)) return Optional.empty();
+        return request.student().form(place, rung);
+    }
+
+    /** Whether the ground suits the drill and the shoes it needs. */
+    private boolean standsWell(Drill drill, Place place) {
+        Ground ground = request.student().ground(place);
+        if (drill.kit().contains(Equipment.SPIKES) && !ground.takesSpikes()) return false;
+        return drill.footing().onlyOn().isEmpty() || drill.footing().onlyOn().contains(ground);
     }
 
     private double score(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
         Student student = request.student();
-        double score = drill.effects().get(fault) == Effect.MAIN ? 3 : 1;
+        double score = effect(drill, fault) == Effect.MAIN ? 3 : 1;
         if (drill.kit().stream().allMatch(student::has)) score += 1;
         boolean early = rung.compareTo(Rung.REHEARSE) <= 0;
         if (early && rung != Rung.PREPARE && drill.tellsFromOutside()) score += 1;
         if (previous.filter(drill.id()::equals).isPresent()) score += 0.75;
+        score += favour(drill);
         // Every route ends without a prop, so that the game is not left to chance.
-        if (rung.compareTo(Rung.FULL) >= 0 && drill.servesEveryFault()) score += 4;
+        if (rung.compareTo(Rung.FULL) >= 0 && drill.servesEveryFault()) score += BRIDGE;
         // Once its easier form is passed, the harder and longer-lasting drill goes first.
         if (!drill.after().isEmpty()) score += 0.9;
         if (drill.careWith().stream().anyMatch(student.flags()::contains)) score -= 1.5;
         if (serves(drill, 1) && serves(drill, 0)) score += 0.5;
+        // The coach's own answer to what this fault brings is in the route, once the root's movement is there.
+        if (bringsAlong(drill, fault)) score += BROUGHT_ALONG;
         if (!places.isEmpty()) {
             score += (double) places.stream()
-                            .filter(p -> drill.possibleAt(p, rung))
+                            .filter(p -> possibleAt(drill, p, rung))
                             .count()
                     / places.size();
         }
         return score;
+    }
+
+    private double favour(Drill drill) {
+        Approach approach = request.approach();
+        boolean onPurpose =
+                drill.favour().choices().stream().anyMatch(c -> CHOSEN_ON_PURPOSE.contains(c) && approach.has(c))
+                        || drill.favour().schools().contains(approach.school())
+                                && approach.school() != Approach.DEFAULT.school();
+        if (onPurpose) return FAVOURED_ON_PURPOSE;
+        return drill.favour().of(approach).isPresent() ? FAVOURED : 0;
+    }
+
+    private static Effect effect(Drill drill, Fault fault) {
+        return drill.effects().getOrDefault(fault, Effect.HELPS);
+    }
+
+    /**
+     * Whether it works on this fault on this rung, or is the coach's own answer to a likely fault that this one brings: that
+     * has its place once there is a ball.
+     */
+    boolean worksOn(Drill drill, Fault fault, Rung rung) {
+        return drill.covers(rung)
+                && (drill.effects().containsKey(fault) || BROUGHT_ALONG_ON.contains(rung) && bringsAlong(drill, fault));
+    }
+
+    private boolean bringsAlong(Drill drill, Fault fault) {
+        return !fault.ofTheBody()
+                && !drill.effects().containsKey(fault)
+                && drill.favour().choices().stream().anyMatch(CHOSEN_ON_PURPOSE::contains)
+                && drill.favour().choices().stream().anyMatch(request.approach()::has)
+                && drill.effects().entrySet().stream()
+                        .anyMatch(e -> e.getValue() == Effect.MAIN
+                                && request.likely().contains(e.getKey())
+                                && Catalogue.standard().leadsTo(fault, e.getKey()));
     }
 
     private boolean serves(Drill drill, int focus) {

@@ -33,17 +33,17 @@ final class EditRules {
 
     private static void fits(Locked locked, Drill drill, Place place, DrillChoice choice) {
         String rung = locked.rung().label().toLowerCase();
-        if (!drill.covers(locked.rung()) || !drill.effects().containsKey(locked.fault())) {
+        if (!choice.worksOn(drill, locked.fault(), locked.rung())) {
             throw new IllegalArgumentException(drill.name() + " is no drill for that fault on the rung " + rung + ".");
         }
-        if (!drill.possibleAt(place, locked.rung())) {
+        if (!choice.possibleAt(drill, place, locked.rung())) {
             throw new IllegalArgumentException("%s (%s) is not possible on %s: %s."
                     .formatted(
                             drill.name(),
                             rung,
                             Words.day(locked.date()),
-                            locked.rung().withBall() && !place.ballsAllowed()
-                                    ? "no balls are hit " + place.where()
+                            locked.rung().withBall() && drill.isDoneAt(place)
+                                    ? "nothing of that length is swung " + place.where()
                                     : "it cannot be done " + place.where()));
         }
         choice.refuseWhatHarms(drill);

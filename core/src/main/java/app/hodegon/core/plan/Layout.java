@@ -1,8 +1,13 @@
 package app.hodegon.core.plan;
 
+import app.hodegon.core.approach.Choice;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.HalfStep;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.Locked;
 import app.hodegon.core.plan.Plan.Block;
@@ -22,7 +27,9 @@ import java.util.stream.Stream;
 
 /**
  * Lays routes on the student's days: each day a refresher, a main block per fault and one check, in the minutes there
- * are. What the coach locked stands first; the rest is laid around it.
+ * are, and a few short balls where the climb has not come to balls yet. What the coach locked stands first; the rest is
+ * laid around it. What is passed is only kept up, further and further apart, and no work is the same for more than a few
+ * days running.
  */
 final class Layout {
 
@@ -33,17 +40,35 @@ final class Layout {
     /** One deliberately wrong rep in so many. */
     private static final int CONTRAST_EVERY = 15;
 
+    /** Days running on which a fault's work may look the same before it changes; one more is the rule's limit. */
+    private static final int MOST_ALIKE = 2;
+
+    /** What is passed gets this share of the reps it had. */
+    private static final double KEPT_UP_SHARE = 1.0 / 3;
+
+    /** Short balls before their rung: so many rounds, in at most this share of the time. */
+    private static final int FIRST_BALL_ROUNDS = 5;
+
+    private static final double FIRST_BALLS_SHARE = 0.4;
+
+    /** A sore or flagged back does half of the swings that are long. */
+    private static final Rung LONG_SWINGS = Rung.BUILD;
+
     private final PlanRequest request;
     private final Student student;
     private final DrillLibrary library;
+    private final DrillChoice choice;
     private final List<Route> routes;
+    private final Conditions conditions;
     private final Map<String, String> cues = new HashMap<>();
 
-    Layout(PlanRequest request, DrillLibrary library, List<Route> routes) {
+    Layout(PlanRequest request, DrillLibrary library, DrillChoice choice, List<Route> routes) {
         this.request = request;
         this.student = request.student();
         this.library = library;
+        this.choice = choice;
         this.routes = routes;
+        this.conditions = new Conditions(request, library, choice);
     }
 
     /**
@@ -53,21 +78,32 @@ final class Layout {
      */
     List<Day> lay(int[][] pace) {
         List<Climb> climbs = new ArrayList<>();
+        boolean oneThing = request.settings().oneThing();
         for (int i = 0; i < routes.size(); i++) {
-            climbs.add(new Climb(
-                    routes.get(i), pace[i], (step, place) -> drill(step).possibleAt(place, step.rung())));
+            climbs.add(new Climb(routes.get(i), pace[i], this::possible, oneThing && i == 0));
         }
         List<Day> days = new ArrayList<>();
+        int dayNumber = 0;
         for (LocalDate date : student.week().practiceDays(request.from(), request.nextLesson())) {
-            Day day = new DayInTheMaking(date, climbs, days.size()).day();
+            Day day = new DayInTheMaking(date, climbs, dayNumber++).day();
             if (!day.blocks().isEmpty()) days.add(day);
         }
         return List.copyOf(days);
     }
 
+    private boolean possible(Step step, Place place) {
+        return choice.possibleAt(drill(step), place, step.rung());
+    }
+
+    private Dose dose(Step step, Place place) {
+        Drill drill = drill(step);
+        return Dose.of(step, drill, choice.formAt(drill, place, step.rung()).orElseGet(() -> Form.usual(step.rung())));
+    }
+
     /** What share of the usual reps of a day this student does of a drill, for age and flagged joints. */
-    static double volume(Student student, Drill drill) {
-        boolean flagged = drill.careWith().stream().anyMatch(student.flags()::contains);
+    static double volume(Student student, Drill drill, Rung rung) {
+        boolean flagged = drill.careWith().stream().anyMatch(student.flags()::contains)
+                || student.flags().contains(Joint.BACK) && rung.compareTo(LONG_SWINGS) >= 0;
         return student.age().volume() * (flagged ? FLAGGED_JOINT_VOLUME : 1);
     }
 
@@ -76,7 +112,7 @@ final class Layout {
     }
 
     /** What one fault works on that day. */
-    private record Work(Climb climb, Step step, Drill drill) {
+    private record Work(Climb climb, Step step, Drill drill, Dose dose) {
         Fault fault() {
             return step.fault();
         }
@@ -98,9 +134,10 @@ final class Layout {
                 request.edits()
                         .locked(date, fault, Kind.MAIN)
                         .map(l -> asked(climb, l))
-                        .or(() -> climb.stepAt(slot.place()))
+                        .or(() -> climb.stepAt(slot.place())
+                                .filter(step -> !climb.keepsUp(step) || climb.keepUpIsDue(dayNumber)))
                         .filter(step -> !request.edits().dropped(date, fault, Kind.MAIN))
-                        .ifPresent(step -> works.add(new Work(climb, step, drill(step))));
+                        .ifPresent(step -> works.add(new Work(climb, step, drill(step), dose(step, slot.place()))));
             }
         }
 
@@ -112,7 +149,7 @@ final class Layout {
         }
 
         Day day() {
-            if (works.isEmpty()) return new Day(date, slot.place(), 0, List.of());
+            if (works.isEmpty()) return free();
             int available = slot.minutes() * 60 - Dose.SET_UP_SECONDS;
             // The shape of a session: refresher, main block or blocks, one check. What does not fit goes in the order
             // refresher, check; the main block stays.
@@ -124,12 +161,15 @@ final class Layout {
             }
             if (available - seconds(checks) < least) checks = List.of();
             int left = available - seconds(refresher.stream().toList()) - seconds(checks);
-            List<Block> mains = mains(left);
-            if (mains.isEmpty()) return new Day(date, slot.place(), 0, List.of());
+            Optional<Block> firstBalls = firstBalls(left - least, refresher);
+            left -= seconds(firstBalls.stream().toList());
+            List<Block> mains = mains(left, refresher.isPresent(), firstBalls.isPresent());
+            if (mains.isEmpty()) return free();
 
             List<Block> blocks = new ArrayList<>();
             refresher.ifPresent(blocks::add);
             blocks.addAll(mains);
+            firstBalls.ifPresent(blocks::add);
             blocks.addAll(checks);
             int seconds = Dose.SET_UP_SECONDS + seconds(blocks);
             if (seconds > slot.minutes() * 60) {
@@ -140,16 +180,20 @@ final class Layout {
             return new Day(date, slot.place(), seconds, List.copyOf(blocks));
         }
 
+        private Day free() {
+            return new Day(date, slot.place(), 0, List.of());
+        }
+
         private List<Block> lockedMains() {
             return works.stream().flatMap(w -> lockedMain(w).stream()).toList();
         }
 
         private Optional<Block> lockedMain(Work work) {
-            return request.edits()
-                    .locked(date, work.fault(), Kind.MAIN)
-                    .map(l -> Dose.asAsked(work.drill(), l.rung(), l.sets(), l.repsPerSet())
-                            .block(work.step(), Kind.MAIN, cue(work.step()))
-                            .keptByCoach());
+            return request.edits().locked(date, work.fault(), Kind.MAIN).map(l -> {
+                Dose dose = work.dose();
+                return dose.block(dose.asAsked(l.sets(), l.repsPerSet()), work.step(), Kind.MAIN, cue(work.step()))
+                        .keptByCoach();
+            });
         }
 
         private Optional<Block> refresher() {
@@ -157,46 +201,74 @@ final class Layout {
             if (request.edits().dropped(date, first.fault(), Kind.REFRESH)) return Optional.empty();
             return first.climb()
                     .refresherBelow(first.step(), slot.place())
-                    .filter(step -> drillsWith(step) <= MOST_DRILLS_A_DAY)
-                    .map(step -> Dose.refresher(drill(step), step.rung()).block(step, Kind.REFRESH, cue(step)));
+                    .filter(step -> drillsWith(List.of(step.drill())) <= MOST_DRILLS_A_DAY)
+                    .map(step -> {
+                        Dose dose = dose(step, slot.place());
+                        return dose.block(dose.refresher(), step, Kind.REFRESH, cue(step));
+                    });
         }
 
-        private int drillsWith(Step more) {
-            Set<String> drills = new TreeSet<>(Set.of(more.drill()));
+        private int drillsWith(List<String> more) {
+            Set<String> drills = new TreeSet<>(more);
             works.forEach(w -> drills.add(w.step().drill()));
             return drills.size();
+        }
+
+        /** A few short balls for the first fault, where balls may be hit and its climb has not come to them. */
+        private Optional<Block> firstBalls(int seconds, Optional<Block> refresher) {
+            Work first = works.get(0);
+            if (request.approach().has(Choice.EARN_THE_BALL)
+                    || !slot.place().ballsAllowed()
+                    || first.fault() != routes.get(0).fault()
+                    || lockedMain(first).isPresent()) return Optional.empty();
+            List<String> refreshed = refresher.map(Block::drill).stream().toList();
+            return first.climb()
+                    .firstBalls(slot.place())
+                    .filter(step -> drillsWith(Stream.concat(refreshed.stream(), Stream.of(step.drill()))
+                                    .toList())
+                            <= MOST_DRILLS_A_DAY)
+                    .flatMap(step -> {
+                        Dose dose = dose(step, slot.place());
+                        int most = (int) Math.ceil(FIRST_BALL_ROUNDS * volume(student, drill(step), step.rung()));
+                        int one = dose.rounds(Integer.MAX_VALUE / 2, 1).seconds();
+                        Dose.Sets rounds = dose.rounds((int) Math.max(one, seconds * FIRST_BALLS_SHARE), most);
+                        return rounds.sets() == 0 || rounds.seconds() > seconds
+                                ? Optional.empty()
+                                : Optional.of(dose.block(rounds, step, Kind.MAIN, cue(step)));
+                    });
         }
 
         /** One check of ten; for two faults both where there is time for both, else in turns. */
         private List<Block> checks(int available) {
             List<Block> all = works.stream()
-                    .filter(w -> w.step().gate().isPresent())
+                    .filter(w -> w.step().gate().isPresent() && !w.climb().keepsUp(w.step()))
                     .filter(w -> !request.edits().dropped(date, w.fault(), Kind.CHECK))
-                    .map(w -> Dose.check(w.drill(), w.step().rung()).block(w.step(), Kind.CHECK, cue(w.step())))
+                    .map(w -> w.dose().block(w.dose().check(), w.step(), Kind.CHECK, cue(w.step())))
                     .toList();
             if (all.size() < 2 || seconds(all) * 2 <= available) return all;
             return List.of(all.get(dayNumber % 3 == 2 ? 1 : 0));
         }
 
         private int smallestMain(Work work) {
-            return Dose.main(work.drill(), work.step().rung(), Integer.MAX_VALUE / 2, 5, true)
-                    .seconds();
+            return work.dose().main(Integer.MAX_VALUE / 2, 6, true).seconds();
         }
 
-        private List<Block> mains(int seconds) {
-            if (works.size() == 1) return main(works.get(0), seconds).stream().toList();
+        private List<Block> mains(int seconds, boolean refreshed, boolean withFirstBalls) {
+            boolean alone = works.size() == 1 && !withFirstBalls;
+            if (works.size() == 1)
+                return main(works.get(0), seconds, refreshed, alone).stream().toList();
             Work first = works.get(0);
             Work second = works.get(1);
             boolean firstIsThrough = first.climb().hasPassed(Rung.REHEARSE);
             int forSecond = (int) (seconds * (firstIsThrough ? 0.5 : SECOND_FAULT_SHARE));
             int lockedFirst = lockedMain(first).map(Block::seconds).orElse(0);
-            Optional<Block> secondBlock = main(second, Math.min(forSecond, seconds - lockedFirst));
+            Optional<Block> secondBlock = main(second, Math.min(forSecond, seconds - lockedFirst), false, false);
             Optional<Block> firstBlock =
-                    main(first, seconds - secondBlock.map(Block::seconds).orElse(0));
+                    main(first, seconds - secondBlock.map(Block::seconds).orElse(0), refreshed, false);
             if (firstBlock.isPresent() && secondBlock.filter(b -> !b.locked()).isPresent() && !firstIsThrough) {
                 // The first block may be capped by its volume: the second keeps to half of it, a third of both.
                 int half = firstBlock.get().seconds() / 2;
-                if (secondBlock.get().seconds() > half) secondBlock = main(second, half);
+                if (secondBlock.get().seconds() > half) secondBlock = main(second, half, false, false);
             }
             List<Block> mains = new ArrayList<>();
             firstBlock.ifPresent(mains::add);
@@ -204,36 +276,74 @@ final class Layout {
             return mains;
         }
 
-        private Optional<Block> main(Work work, int seconds) {
+        /**
+         * @param refreshed whether the day has the drill of the rung below already
+         * @param alone whether the day has no other main block, so that a half-step may bring one more drill
+         */
+        private Optional<Block> main(Work work, int seconds, boolean refreshed, boolean alone) {
             Optional<Block> locked = lockedMain(work);
             if (locked.isPresent()) return locked;
             Rung rung = work.step().rung();
-            int most = (int) (Dose.mostReps(rung) * volume(student, work.drill()));
+            double volume = volume(student, work.drill(), rung);
             boolean isNew = work.climb().isNew(work.step());
+            boolean keepsUp = work.climb().keepsUp(work.step());
+            if (keepsUp) volume *= KEPT_UP_SHARE;
             boolean inFives = isNew || request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
-            Dose.Sets sets = Dose.main(work.drill(), rung, seconds, most, inFives);
+            boolean oneThing = work.climb().isOneThing(work.step());
+            Dose.Sets sets = oneThing
+                    ? work.dose().oneThing(seconds, volume, isNew)
+                    : work.dose().main(seconds, (int) (work.dose().mostReps() * volume), inFives);
             if (sets.sets() == 0) return Optional.empty();
-            Block block = sets.block(work.step(), Kind.MAIN, cue(work.step()));
-            if (contrastHelps(work, isNew)) block = block.withContrast(block.reps() / CONTRAST_EVERY);
+            Block block = work.dose().block(sets, work.step(), Kind.MAIN, cue(work.step()));
+            if (!oneThing) block = changed(block, work, refreshed, alone);
+            if (contrastHelps(work, isNew)) {
+                block = block.withContrast((block.reps() - block.strikes()) / CONTRAST_EVERY);
+            }
             // What is known is kept up in its harder form; a flagged joint is left in peace.
-            if (work.climb().keepsUp(work.step()) && student.flags().isEmpty()) block = block.madeHarder();
+            if (keepsUp && student.flags().isEmpty()) block = block.madeHarder();
             return Optional.of(block);
+        }
+
+        /** Under the half-step whose turn it is, or the next one where that would be one more day alike. */
+        private Block changed(Block plain, Work work, boolean refreshed, boolean alone) {
+            Block best = plain;
+            for (Optional<HalfStep> step : conditions.on(
+                    work.fault(),
+                    work.drill(),
+                    plain.rung(),
+                    slot.place(),
+                    work.climb().worked(work.step()))) {
+                if (step.filter(s -> !fits(s, refreshed, alone)).isPresent()) continue;
+                best = step.map(plain::under).orElse(plain);
+                if (!work.climb().tooAlike(best, MOST_ALIKE)) return best;
+            }
+            return best;
+        }
+
+        private boolean fits(HalfStep step, boolean refreshed, boolean alone) {
+            return switch (step.kind()) {
+                case MIXED -> refreshed;
+                case COMBINED -> alone && !refreshed;
+                default -> true;
+            };
         }
 
         /** A deliberately wrong rep teaches once the movement is known; never where it could hurt. */
         private boolean contrastHelps(Work work, boolean isNew) {
             Rung rung = work.step().rung();
             return !isNew
-                    && (rung == Rung.FEEL || rung == Rung.REHEARSE)
+                    && rung.compareTo(Rung.FEEL) >= 0
+                    && rung.compareTo(Rung.BUILD) <= 0
                     && work.fault() != Fault.REVERSE_PIVOT
                     && student.flags().isEmpty();
         }
 
         private void book(List<Block> mains, List<Block> checks) {
             for (Work work : works) {
-                boolean worked = mains.stream().anyMatch(b -> b.fault() == work.fault());
+                Optional<Block> main =
+                        mains.stream().filter(b -> b.fault() == work.fault()).findFirst();
                 boolean checked = checks.stream().anyMatch(b -> b.fault() == work.fault());
-                if (worked) work.climb().practised(work.step(), checked);
+                main.ifPresent(b -> work.climb().practised(work.step(), b, checked, dayNumber));
             }
         }
     }

@@ -1,7 +1,10 @@
 package app.hodegon.core.plan;
 
+import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Planner.Expectation;
 import app.hodegon.core.plan.Week.Slot;
 import java.time.DayOfWeek;
 import java.util.ArrayList;
@@ -19,20 +22,33 @@ public final class Offers {
 
     private static final int MORE_MINUTES = 10;
     private static final int MOST_MINUTES = 60;
+    private static final int RANGE_MINUTES = 40;
+    private static final int MANY_RANGE_DAYS = 2;
+
+    /** Fewer gates more are not worth a coach's asking. */
+    private static final double WORTH_OFFERING = 0.02;
 
     private Offers() {}
 
     /**
-     * @param code more-minutes, more-days, later-lesson, fewer-rungs or one-fault
+     * @param code soft-ball, lesson-check, range-day, more-minutes, more-days, later-lesson, fewer-rungs or one-fault
      * @param request what the plan would be made from
-     * @param gates expected gates passed by the next lesson
+     * @param expected what it would bring by the next lesson
      */
-    public record Offer(String code, String text, PlanRequest request, Plan plan, double gates) {}
+    public record Offer(String code, String text, PlanRequest request, Plan plan, Expectation expected) {}
 
-    /** In the order in which a coach would think of them; an offer that cannot be made is left out. */
+    /**
+     * In the order in which a coach would think of them; an offer that cannot be made, or that was laid and found to bring
+     * neither more gates nor more reps, is left out.
+     */
     public static List<Offer> of(PlanRequest request, Planner planner) {
         List<Offer> offers = new ArrayList<>();
+        Plan now = planner.plan(request);
+        Expectation before = planner.expected(request, now);
         Stream.of(
+                        softBall(request),
+                        lessonCheck(request),
+                        rangeDay(request),
                         moreMinutes(request),
                         moreDays(request),
                         laterLesson(request),
@@ -41,17 +57,65 @@ public final class Offers {
                 .flatMap(Optional::stream)
                 .forEach(asked -> {
                     Plan plan = planner.plan(asked.request());
-                    offers.add(new Offer(
-                            asked.code(),
-                            asked.text(),
-                            asked.request(),
-                            plan,
-                            planner.expectedGates(asked.request(), plan)));
+                    Expectation expected = planner.expected(asked.request(), plan);
+                    boolean helps = expected.gates() >= before.gates() + WORTH_OFFERING
+                            || asked.moreReps()
+                                    && plan.totals().reps() > now.totals().reps();
+                    if (helps) offers.add(new Offer(asked.code(), asked.text(), asked.request(), plan, expected));
                 });
         return List.copyOf(offers);
     }
 
-    private record Asked(String code, String text, PlanRequest request) {}
+    /**
+     * @param code of the offer
+     */
+    private record Asked(String code, String text, PlanRequest request) {
+
+        /** Whether more reps are worth something by themselves. */
+        boolean moreReps() {
+            return code.startsWith("more-") || code.equals("later-lesson");
+        }
+    }
+
+    /** A foam ball for the days at home or in the garden. */
+    private static Optional<Asked> softBall(PlanRequest request) {
+        Student student = request.student();
+        boolean lawnOrHome = student.week().slots().values().stream()
+                .anyMatch(s -> !s.place().ballsAllowed());
+        if (!lawnOrHome || student.has(Equipment.FOAM_BALL)) return Optional.empty();
+        return Optional.of(
+                new Asked("soft-ball", "A soft ball at home", request.with(student.with(Equipment.FOAM_BALL))));
+    }
+
+    private static Optional<Asked> lessonCheck(PlanRequest request) {
+        if (request.settings().lessonCheck()) return Optional.empty();
+        return Optional.of(new Asked(
+                "lesson-check",
+                "Ten scored balls at the start of the next lesson",
+                request.with(new PlanRequest.Settings(request.settings().oneThing(), true))));
+    }
+
+    /** One more day with real balls, on a free day where there is one, else in place of the shortest day at home. */
+    private static Optional<Asked> rangeDay(PlanRequest request) {
+        Week week = request.student().week();
+        Optional<DayOfWeek> day = week.freeDay()
+                .or(() -> week.slots().entrySet().stream()
+                        .filter(e -> !e.getValue().place().ballsAllowed())
+                        .min(Map.Entry.comparingByValue(Comparator.comparingInt(Slot::minutes)))
+                        .map(Map.Entry::getKey));
+        long real = week.slots().values().stream()
+                .filter(s -> s.place().ballsAllowed())
+                .count();
+        if (day.isEmpty() || real > MANY_RANGE_DAYS) return Optional.empty();
+        Map<DayOfWeek, Slot> slots = new EnumMap<>(DayOfWeek.class);
+        slots.putAll(week.slots());
+        slots.put(day.get(), new Slot(RANGE_MINUTES, Place.RANGE));
+        String which = real == 0 ? "A range day" : real == 1 ? "A second range day" : "One more range day";
+        return Optional.of(new Asked(
+                "range-day",
+                "%s: %s, %d minutes".formatted(which, Words.weekday(day.get()), RANGE_MINUTES),
+                request.with(new Week(slots))));
+    }
 
     /** Ten more minutes on the two shortest days. */
     private static Optional<Asked> moreMinutes(PlanRequest request) {

@@ -1,6 +1,7 @@
 package app.hodegon.core.plan;
 
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.ExpectedClimb.Expected;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
@@ -31,30 +32,42 @@ final class Pacing {
     private static final int FEWEST_DAYS = 2;
 
     private static final int MOST_DAYS = 12;
+
+    /** A set-up is right within a week or something else is wrong. */
+    private static final int MOST_SET_UP_DAYS = 3;
+
     private static final int ROUNDS = 3;
 
     private final PlanRequest request;
     private final DrillLibrary library;
     private final List<Route> routes;
     private final Layout layout;
+    private final ExpectedClimb expected;
 
     private int[][] pace;
     private List<Day> days;
     private double score;
 
-    Pacing(PlanRequest request, DrillLibrary library, List<Route> routes) {
+    Pacing(PlanRequest request, DrillLibrary library, DrillChoice choice, List<Route> routes) {
         this.request = request;
         this.library = library;
         this.routes = routes;
-        this.layout = new Layout(request, library, routes);
+        this.layout = new Layout(request, library, choice, routes);
+        this.expected = new ExpectedClimb(request, library, choice, routes);
         int usual = request.student().level().daysPerRung();
         this.pace = routes.stream()
                 .map(r -> r.steps().stream()
-                        .mapToInt(s -> s.gate().isPresent() ? usual : 1)
+                        .mapToInt(s -> s.gate().isEmpty() ? 1 : Math.max(moves(s), fewer(s) ? FEWEST_DAYS : usual))
                         .toArray())
                 .toArray(int[][]::new);
         this.days = layout.lay(pace);
         this.score = score(days);
+    }
+
+    /** Whether its days do not begin from the level's usual pace. */
+    private boolean fewer(Step step) {
+        return Dose.isSetUp(step.fault())
+                || !step.rung().withBall() && request.student().level().compareTo(Level.CLUB) >= 0;
     }
 
     List<Day> best() {
@@ -81,7 +94,7 @@ final class Pacing {
     private boolean tries(int route, int step) {
         boolean better = false;
         int before = pace[route][step];
-        for (int next = FEWEST_DAYS; next <= Math.min(MOST_DAYS, days.size()); next++) {
+        for (int next = fewestDays(route, step); next <= Math.min(mostDays(route, step), days.size()); next++) {
             if (next == before) continue;
             int[][] other = Arrays.stream(pace).map(int[]::clone).toArray(int[][]::new);
             other[route][step] = next;
@@ -99,6 +112,24 @@ final class Pacing {
         return better;
     }
 
+    /** A set of drills wants a day for each of its moves. */
+    private int fewestDays(int route, int step) {
+        return Math.max(FEWEST_DAYS, moves(routes.get(route).steps().get(step)));
+    }
+
+    private int moves(Step step) {
+        return library.drill(step.drill()).ways().moves().size();
+    }
+
+    /** A good player does not wait longer for the ball than a beginner does. */
+    private int mostDays(int route, int step) {
+        Rung rung = routes.get(route).steps().get(step).rung();
+        if (!rung.withBall() && request.student().level().compareTo(Level.CLUB) >= 0) {
+            return fewestDays(route, step);
+        }
+        return Dose.isSetUp(routes.get(route).fault()) ? MOST_SET_UP_DAYS : MOST_DAYS;
+    }
+
     private static long checkedDays(List<Day> laid, Step step) {
         long checked = 0;
         for (Day day : laid) {
@@ -114,9 +145,8 @@ final class Pacing {
     private double score(List<Day> laid) {
         double total = 0;
         double weight = 1;
-        for (Expected expected :
-                ExpectedClimb.of(laid, routes, request.student().level(), library)) {
-            total += weight * (expected.gates() + FIT * expected.fit());
+        for (Expected climb : expected.of(laid)) {
+            total += weight * (climb.gates() + FIT * climb.fit());
             weight = SECOND_FAULT;
         }
         long drills = laid.stream()

@@ -2,6 +2,8 @@ package app.hodegon.core.plan;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.swing.Identified;
@@ -53,14 +55,17 @@ public record Plan(
     /**
      * Sets of one drill on one rung.
      *
-     * @param repsPerSet rehearsals and balls together
+     * @param repsPerSet rehearsals and strikes together
      * @param restSeconds after each set
-     * @param balls how many of all reps are balls
+     * @param strikes how many of all reps are strikes, of whatever form
      * @param seconds rests included
      * @param scored whether each rep is counted good or not for the gate
      * @param contrast how many of the reps are deliberately wrong, to feel the difference
      * @param locked whether the coach wants it to stay as it is
      * @param harder whether the drill's harder form is due: the plan is past this rung and only keeps it up
+     * @param condition the half-step; empty for the plain form
+     * @param form what the club meets
+     * @param speed percent of full speed
      */
     public record Block(
             Fault fault,
@@ -70,31 +75,52 @@ public record Plan(
             int sets,
             int repsPerSet,
             int restSeconds,
-            int balls,
+            int strikes,
             int seconds,
             String cue,
             boolean scored,
             int contrast,
             boolean locked,
-            boolean harder) {
+            boolean harder,
+            Optional<HalfStep> condition,
+            Form form,
+            int speed) {
 
         public int reps() {
             return sets * repsPerSet;
         }
 
+        public int balls() {
+            return form.realBall() ? strikes : 0;
+        }
+
+        /** Whether two days with these main blocks look the same. */
+        public boolean looksLike(Block other) {
+            return drill.equals(other.drill)
+                    && rung == other.rung
+                    && form == other.form
+                    && condition.map(HalfStep::id).equals(other.condition.map(HalfStep::id));
+        }
+
         Block withContrast(int reps) {
-            return with(reps, locked, harder);
+            return with(reps, locked, harder, condition, speed);
         }
 
         Block keptByCoach() {
-            return with(contrast, true, harder);
+            return with(contrast, true, harder, condition, speed);
         }
 
         Block madeHarder() {
-            return with(contrast, locked, true);
+            return with(contrast, locked, true, condition, speed);
         }
 
-        private Block with(int contrast, boolean locked, boolean harder) {
+        /** With a half-step and its speed. */
+        Block under(HalfStep step) {
+            int at = Math.max(SLOWEST, Math.min(100, speed + step.speed()));
+            return with(contrast, locked, harder, Optional.of(step), at);
+        }
+
+        private Block with(int contrast, boolean locked, boolean harder, Optional<HalfStep> condition, int speed) {
             return new Block(
                     fault,
                     drill,
@@ -103,14 +129,19 @@ public record Plan(
                     sets,
                     repsPerSet,
                     restSeconds,
-                    balls,
+                    strikes,
                     seconds,
                     cue,
                     scored,
                     contrast,
                     locked,
-                    harder);
+                    harder,
+                    condition,
+                    form,
+                    speed);
         }
+
+        private static final int SLOWEST = 20;
     }
 
     /**

@@ -18,6 +18,7 @@ import java.util.Set;
  * @param nextLesson day of the next lesson, on which there is no practice
  * @param stopped drills that hurt, until the coach lifts the stop
  * @param edits what the coach decided beforehand
+ * @param settings how the coach wants it laid
  */
 public record PlanRequest(
         Student student,
@@ -27,7 +28,18 @@ public record PlanRequest(
         LocalDate from,
         LocalDate nextLesson,
         Set<String> stopped,
-        Edits edits) {
+        Edits edits,
+        Settings settings) {
+
+    /**
+     * How a plan is laid.
+     *
+     * @param oneThing a block of one thing: one plain movement in 700 to 1,000 reps before anything else
+     * @param lessonCheck whether the next lesson begins with ten scored balls that count as a check
+     */
+    public record Settings(boolean oneThing, boolean lessonCheck) {
+        public static final Settings USUAL = new Settings(false, false);
+    }
 
     /** Longest plan, in days. */
     public static final int LONGEST = 120;
@@ -42,35 +54,48 @@ public record PlanRequest(
             Set<Fault> likely,
             LocalDate from,
             LocalDate nextLesson) {
-        this(student, approach, focus, likely, from, nextLesson, Set.of(), Edits.NONE);
+        this(student, approach, focus, likely, from, nextLesson, Set.of(), Edits.NONE, Settings.USUAL);
+    }
+
+    /** Laid as usual. */
+    public PlanRequest(
+            Student student,
+            Approach approach,
+            List<Focus> focus,
+            Set<Fault> likely,
+            LocalDate from,
+            LocalDate nextLesson,
+            Set<String> stopped,
+            Edits edits) {
+        this(student, approach, focus, likely, from, nextLesson, stopped, edits, Settings.USUAL);
+    }
+
+    public PlanRequest with(Settings others) {
+        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, edits, others);
+    }
+
+    /** For the student otherwise equipped or placed. */
+    public PlanRequest with(Student other) {
+        return new PlanRequest(other, approach, focus, likely, from, nextLesson, stopped, edits, settings);
     }
 
     public PlanRequest with(Edits other) {
-        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, other);
+        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, other, settings);
     }
 
     /** For other faults. */
     public PlanRequest with(List<Focus> others) {
-        return new PlanRequest(student, approach, others, likely, from, nextLesson, stopped, edits);
+        return new PlanRequest(student, approach, others, likely, from, nextLesson, stopped, edits, settings);
     }
 
     /** Up to another day of the next lesson. */
     PlanRequest until(LocalDate lesson) {
-        return new PlanRequest(student, approach, focus, likely, from, lesson, stopped, edits);
+        return new PlanRequest(student, approach, focus, likely, from, lesson, stopped, edits, settings);
     }
 
     /** In another week. */
     public PlanRequest with(Week week) {
-        Student s = student;
-        return new PlanRequest(
-                new Student(s.hand(), s.level(), s.age(), s.flags(), s.kit(), week, s.shoes(), s.doneBefore()),
-                approach,
-                focus,
-                likely,
-                from,
-                nextLesson,
-                stopped,
-                edits);
+        return with(student.with(week));
     }
 
     public PlanRequest {

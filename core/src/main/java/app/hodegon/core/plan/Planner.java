@@ -7,10 +7,12 @@ import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
+import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Kit;
 import app.hodegon.core.plan.Plan.Step;
 import app.hodegon.core.plan.Plan.Totals;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -62,7 +64,7 @@ public final class Planner {
 
     private Laid lay(PlanRequest request, DrillChoice choice) {
         List<Route> routes = new RouteFinder(request, library, choice).routes();
-        List<Day> days = new Pacing(request, library, routes).best();
+        List<Day> days = new Pacing(request, library, choice, routes).best();
         return new Laid(routes, days, totals(request, routes, days));
     }
 
@@ -72,6 +74,7 @@ public final class Planner {
         for (Day day : days) {
             for (Block block : day.blocks()) {
                 if (block.fault() != step.fault() || block.rung() != step.rung() || block.locked()) continue;
+                if (block.kind() != Kind.CHECK && step.gate().isPresent() && isFirstBalls(day, block)) continue;
                 if (!block.drill().equals(step.drill())) elsewhere.put(day.place(), block.drill());
             }
         }
@@ -82,6 +85,15 @@ public final class Planner {
                                 e.getKey().where(), library.drill(e.getValue()).name()))
                 .collect(Collectors.joining("; "));
         return new Step(step.rung(), step.fault(), step.drill(), step.gate(), step.why() + "; " + also);
+    }
+
+    /** Whether a block holds the few balls before their rung: the second main block of its fault. */
+    private static boolean isFirstBalls(Day day, Block block) {
+        return day.blocks().stream()
+                .filter(b -> b.kind() == Kind.MAIN && b.fault() == block.fault())
+                .findFirst()
+                .filter(first -> first != block)
+                .isPresent();
     }
 
     /**
@@ -107,12 +119,34 @@ public final class Planner {
     /** A drill for a step, and what speaks for it. */
     public record Alternative(String drill, String why) {}
 
-    /** The expected number of gates passed by the next lesson, over all focus faults. */
-    public double expectedGates(PlanRequest request, Plan plan) {
-        RouteFinder finder = new RouteFinder(request, library, new DrillChoice(request, library));
-        return ExpectedClimb.of(plan.days(), finder.routes(), request.student().level(), library).stream()
-                .mapToDouble(ExpectedClimb.Expected::gates)
-                .sum();
+    /**
+     * What a typical student of this level can be expected to come to by the next lesson.
+     *
+     * @param gates number of gates passed, over all focus faults
+     * @param chances of being through each gate of the route, 0 to 1
+     */
+    public record Expectation(double gates, Map<Edits.StepId, Double> chances) {}
+
+    /** What can be expected of a plan that this request made. */
+    public Expectation expected(PlanRequest request, Plan plan) {
+        DrillChoice choice = new DrillChoice(request, library);
+        List<Route> routes = new RouteFinder(request, library, choice).routes();
+        List<ExpectedClimb.Expected> expected = new ExpectedClimb(request, library, choice, routes).of(plan.days());
+        Map<Edits.StepId, Double> chances = new LinkedHashMap<>();
+        double gates = 0;
+        for (int i = 0; i < routes.size(); i++) {
+            gates += expected.get(i).gates();
+            List<Step> gated = routes.get(i).steps().stream()
+                    .filter(s -> s.gate().isPresent())
+                    .toList();
+            for (int gate = 0; gate < gated.size(); gate++) {
+                Step step = gated.get(gate);
+                chances.put(
+                        new Edits.StepId(step.fault(), step.rung()),
+                        expected.get(i).through().get(gate));
+            }
+        }
+        return new Expectation(gates, chances);
     }
 
     private Totals totals(PlanRequest request, List<Route> routes, List<Day> days) {
@@ -126,8 +160,9 @@ public final class Planner {
 
     /** What the first route's rungs want before the next lesson, up to the 700 a new movement takes in ten days. */
     private static int wantedReps(Student student, Route first) {
-        int wanted =
-                first.steps().stream().mapToInt(s -> Dose.wantedReps(s.rung())).sum();
+        int wanted = first.steps().stream()
+                .mapToInt(s -> Dose.wantedReps(s.fault(), s.rung()))
+                .sum();
         return (int) Math.round(Math.min(NEW_MOVEMENT, wanted) * student.age().volume());
     }
 

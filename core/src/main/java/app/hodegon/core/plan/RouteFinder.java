@@ -12,6 +12,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -24,6 +25,9 @@ final class RouteFinder {
 
     /** Transfer (driver, course) is not offered in a shorter plan unless the full swing has been passed. */
     private static final int DAYS_BEFORE_TRANSFER = 21;
+
+    /** A set-up is put right before a ball, before a short one and before a full one; there is no movement to build. */
+    private static final Set<Rung> OF_A_SET_UP = EnumSet.of(Rung.FEEL, Rung.SHORT, Rung.FULL);
 
     private final PlanRequest request;
     private final DrillLibrary library;
@@ -42,7 +46,33 @@ final class RouteFinder {
 
     private Route route(Fault fault) {
         Map<Rung, Map<Place, Step>> standIns = new EnumMap<>(Rung.class);
-        return new Route(fault, steps(fault, standIns), standIns, below(fault));
+        List<Step> steps = steps(fault, standIns);
+        return new Route(fault, steps, standIns, below(fault), firstBalls(fault, steps));
+    }
+
+    /** By place with balls, the short-ball drill that needs nothing passed before it; the route's own where it can be. */
+    private Map<Place, Step> firstBalls(Fault fault, List<Step> steps) {
+        Map<Place, Step> balls = new EnumMap<>(Place.class);
+        Optional<String> first = steps.stream().findFirst().map(Step::drill);
+        for (Place place : choice.places()) {
+            if (!place.ballsAllowed()) continue;
+            steps.stream()
+                    .filter(s -> s.rung() == Rung.SHORT)
+                    .map(s -> library.drill(s.drill()))
+                    .filter(d -> choice.possibleAt(d, place, Rung.SHORT))
+                    .filter(d -> d.after().stream().allMatch(request.student()::hasPassed))
+                    .findFirst()
+                    .or(() -> choice.best(
+                            fault,
+                            Rung.SHORT,
+                            d -> choice.possibleAt(d, place, Rung.SHORT),
+                            request.student()::hasPassed,
+                            first))
+                    .ifPresent(d -> balls.put(
+                            place,
+                            new Step(Rung.SHORT, fault, d.id(), Optional.empty(), "a few balls from the start")));
+        }
+        return balls;
     }
 
     private List<Step> steps(Fault fault, Map<Rung, Map<Place, Step>> standIns) {
@@ -54,6 +84,7 @@ final class RouteFinder {
         for (Rung rung : Rung.values()) {
             if (passed.isPresent() && rung.compareTo(passed.get()) <= 0) continue;
             if (rung == Rung.TRANSFER && !transferAllowed(passed)) continue;
+            if (Dose.isSetUp(fault) && !OF_A_SET_UP.contains(rung)) continue;
             Edits.StepId id = new Edits.StepId(fault, rung);
             if (request.edits().skipped().contains(id)) continue;
             Optional<String> below = previous;
@@ -89,8 +120,8 @@ final class RouteFinder {
             Fault fault, Rung rung, Drill chosen, Set<String> passedDrills, Optional<String> below) {
         Map<Place, Step> standIns = new EnumMap<>(Place.class);
         for (Place place : choice.places()) {
-            if (chosen.possibleAt(place, rung)) continue;
-            choice.best(fault, rung, d -> d.possibleAt(place, rung), passedDrills::contains, below)
+            if (choice.possibleAt(chosen, place, rung)) continue;
+            choice.best(fault, rung, d -> choice.possibleAt(d, place, rung), passedDrills::contains, below)
                     .ifPresent(d -> standIns.put(
                             place,
                             new Step(
@@ -131,7 +162,7 @@ final class RouteFinder {
 
     private Drill chosen(Edits.StepId step, String id) {
         Drill drill = library.drill(id);
-        if (!drill.covers(step.rung()) || !drill.effects().containsKey(step.fault())) {
+        if (!choice.worksOn(drill, step.fault(), step.rung())) {
             throw new IllegalArgumentException(drill.name() + " is no drill for "
                     + request.student().hand().say(step.fault().label().toLowerCase()) + " on the rung "
                     + step.rung().label().toLowerCase() + ".");
@@ -160,8 +191,12 @@ final class RouteFinder {
 
     String why(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
         List<String> reasons = new ArrayList<>();
-        reasons.add((drill.effects().get(fault) == Effect.MAIN ? "works directly on " : "helps with ")
-                + fault.label().toLowerCase());
+        drill.favour().of(request.approach()).ifPresent(taught -> reasons.add("because you teach " + taught));
+        reasons.add(
+                drill.effects().containsKey(fault)
+                        ? (drill.effects().get(fault) == Effect.MAIN ? "works directly on " : "helps with ")
+                                + fault.label().toLowerCase()
+                        : "your answer to what " + fault.label().toLowerCase() + " brings");
         if (previous.filter(drill.id()::equals).isPresent()) reasons.add("goes on with the drill already known");
         for (String before : drill.after()) {
             reasons.add("comes after " + library.drill(before).name().toLowerCase());

@@ -1,13 +1,24 @@
 package app.hodegon.core.plan;
 
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.Ground;
 import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.swing.Handedness;
+import java.util.HashSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
-/** What the planner has to know about a student. */
+/**
+ * What the planner has to know about a student.
+ *
+ * @param grounds what the student's places have underfoot; a place left out has its usual ground
+ */
 public record Student(
         Handedness hand,
         Level level,
@@ -16,12 +27,27 @@ public record Student(
         Set<Equipment> kit,
         Week week,
         Shoes shoes,
-        List<Done> doneBefore) {
+        List<Done> doneBefore,
+        Map<Place, Ground> grounds) {
 
     /** A drill worked on before today and whether its gate on this rung was passed. */
     public record Done(String drill, Rung rung, boolean passed) {}
 
+    /** Whose places have their usual grounds. */
+    public Student(
+            Handedness hand,
+            Level level,
+            AgeBand age,
+            Set<Joint> flags,
+            Set<Equipment> kit,
+            Week week,
+            Shoes shoes,
+            List<Done> doneBefore) {
+        this(hand, level, age, flags, kit, week, shoes, doneBefore, Map.of());
+    }
+
     public Student {
+        grounds = Map.copyOf(grounds);
         flags = Set.copyOf(flags);
         kit = Set.copyOf(kit);
         doneBefore = List.copyOf(doneBefore);
@@ -34,5 +60,58 @@ public record Student(
 
     boolean hasPassed(String drill) {
         return doneBefore.stream().anyMatch(d -> d.passed() && d.drill().equals(drill));
+    }
+
+    Ground ground(Place place) {
+        return grounds.getOrDefault(place, place.usualGround());
+    }
+
+    /**
+     * The form of this rung nearest to a real ball that this place and the kit allow; empty where the rung cannot be done
+     * there. Indoors nothing of full length is swung.
+     */
+    public Optional<Form> form(Place place, Rung rung) {
+        if (!rung.withBall()) return Optional.of(Form.NONE);
+        return switch (place) {
+            case NET -> Optional.of(Form.NET);
+            case RANGE -> Optional.of(Form.RANGE);
+            case COURSE -> Optional.of(Form.COURSE);
+            case GARDEN ->
+                rung == Rung.TRANSFER
+                        ? Optional.empty()
+                        : Optional.of(kit.contains(Equipment.NET) ? Form.NET : softest(Form.CLIP));
+            case HOME ->
+                rung.compareTo(Rung.BUILD) > 0
+                        ? Optional.empty()
+                        : Optional.of(softest(kit.contains(Equipment.STRIKE_MAT) ? Form.CLIP : Form.BRUSH));
+        };
+    }
+
+    private Form softest(Form withoutSoftBall) {
+        return kit.contains(Equipment.FOAM_BALL) ? Form.SOFT_BALL : withoutSoftBall;
+    }
+
+    /** In another week. */
+    public Student with(Week other) {
+        return new Student(hand, level, age, flags, kit, other, shoes, doneBefore, grounds);
+    }
+
+    /** Who has done this before. */
+    public Student after(List<Done> before) {
+        return new Student(hand, level, age, flags, kit, week, shoes, before, grounds);
+    }
+
+    /** With one thing more. */
+    public Student with(Equipment more) {
+        Set<Equipment> all = new HashSet<>(kit);
+        all.add(more);
+        return new Student(hand, level, age, flags, all, week, shoes, doneBefore, grounds);
+    }
+
+    /** Spared as if these joints were flagged too. */
+    public Student sparing(Set<Joint> sore) {
+        Set<Joint> all = new HashSet<>(flags);
+        all.addAll(sore);
+        return new Student(hand, level, age, all, kit, week, shoes, doneBefore, grounds);
     }
 }

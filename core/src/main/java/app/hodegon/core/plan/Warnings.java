@@ -218,11 +218,13 @@ final class Warnings {
                 && free >= MUCH_FREE * minutes * 60
                 && !mains(day).isEmpty()
                 && mains(day).stream().noneMatch(Block::locked)
-                && mains(day).stream().allMatch(b -> b.reps() + b.repsPerSet() > Dose.mostReps(b.rung()) * volume(b));
+                && mains(day).stream().allMatch(b -> b.reps() + b.repsPerSet() > most(b));
     }
 
-    private double volume(Block block) {
-        return Layout.volume(student, library.drill(block.drill()));
+    private double most(Block block) {
+        Drill drill = library.drill(block.drill());
+        return new Dose(drill, block.rung(), block.form(), Dose.isSetUp(block.fault())).mostReps()
+                * Layout.volume(student, drill, block.rung());
     }
 
     private static List<Block> mains(Day day) {

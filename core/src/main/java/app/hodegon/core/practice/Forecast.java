@@ -2,12 +2,13 @@ package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.learning.Circumstances;
 import app.hodegon.core.learning.Learner;
-import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
+import app.hodegon.core.plan.Student;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -65,15 +66,18 @@ public final class Forecast {
 
     /**
      * Per step of the route that has a gate, in the route's order; always falling along one fault's route.
+     *
+     * @param lessonCheck the day of the lesson that begins with scored balls; empty where none does
      */
-    public static Map<Step, Outlook> of(Plan plan, Level level, DrillLibrary library, History history) {
-        Map<Fault, List<Step>> ladders = PlanWalk.ladders(plan);
+    public static Map<Step, Outlook> of(
+            Plan plan, Student who, DrillLibrary library, History history, Optional<LocalDate> lessonCheck) {
+        PlanWalk.Ways ways = new PlanWalk.Ways(plan, who, library);
         Random random = new Random(SEED);
-        List<PlanWalk> students = new ArrayList<>();
+        List<PlanWalk> drawn = new ArrayList<>();
         for (int i = 0; i < STUDENTS; i++) {
-            students.add(new PlanWalk(Learner.draw(level.repsToLearn(), random), ladders, library));
+            drawn.add(new PlanWalk(Learner.draw(who.level().repsToLearn(), random), ways));
         }
-        students = believing(students, history.practice(), random);
+        List<PlanWalk> students = believing(drawn, history.practice(), ways, random);
         students.forEach(student -> student.stand(history.ladder()));
 
         Set<LocalDate> practised =
@@ -89,7 +93,7 @@ public final class Forecast {
                 .filter(d -> !d.date().isBefore(history.today()) && !practised.contains(d.date()))
                 .toList();
 
-        Count count = new Count(ladders);
+        Count count = new Count(ways.ladders());
         count.start(students);
         for (Day day : ahead) {
             for (PlanWalk student : students) {
@@ -97,11 +101,16 @@ public final class Forecast {
             }
             count.after(day.date(), students);
         }
+        lessonCheck.ifPresent(lesson -> {
+            students.forEach(student -> student.inLesson(lesson));
+            count.after(lesson, students);
+        });
         return count.outlooks();
     }
 
     /** The students who explain these check sets, as many as before. */
-    private static List<PlanWalk> believing(List<PlanWalk> students, List<PracticeSession> practice, Random random) {
+    private static List<PlanWalk> believing(
+            List<PlanWalk> students, List<PracticeSession> practice, PlanWalk.Ways ways, Random random) {
         double[] weights = equal();
         List<PlanWalk> now = students;
         for (PracticeSession session : practice) {
@@ -114,7 +123,13 @@ public final class Forecast {
                         weights[i] *= likelihood(block, student.learner().chanceOfGood(block.fault(), block.rung()));
                         scored = true;
                     }
-                    student.learner().learn(block.fault(), block.rung(), block.reps(), student.external(block.drill()));
+                    student.learner()
+                            .learn(
+                                    block.fault(),
+                                    block.rung(),
+                                    block.reps(),
+                                    Circumstances.plain(ways.external(block.drill()))
+                                            .withStrikes(block.form()));
                 }
             }
             if (scored && effective(weights) < FEW * now.size()) {

@@ -1,8 +1,12 @@
 package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Place;
+import app.hodegon.core.learning.Circumstances;
 import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan;
@@ -10,37 +14,88 @@ import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
+import app.hodegon.core.plan.Student;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
- * A simulated student's way through a plan: works on the first gate not passed, or on the highest ball-free rung below
- * it where no balls may be hit, goes on when a gate is passed and steps back as {@link Ladder} has it.
+ * A simulated student's way through a plan: works on the first gate not passed, or on the highest rung below it that the
+ * place allows, in the form nearest to a real ball; goes on when a gate is passed and steps back as {@link Ladder} has it.
  */
 public final class PlanWalk {
 
     private final Learner learner;
+    private final Ways ways;
     private final Map<Fault, List<Step>> ladders;
-    private final DrillLibrary library;
     private final Map<Fault, Integer> passed = new EnumMap<>(Fault.class);
     private final Map<Fault, List<CheckSet>> checks = new EnumMap<>(Fault.class);
+    private final Map<Fault, Block> lastMain = new EnumMap<>(Fault.class);
+    private final Map<Fault, Integer> alike = new EnumMap<>(Fault.class);
     private LocalDate yesterday;
 
-    public PlanWalk(Learner learner, Map<Fault, List<Step>> ladders, DrillLibrary library) {
+    public PlanWalk(Learner learner, Ways ways) {
         this.learner = learner;
-        this.ladders = ladders;
-        this.library = library;
+        this.ways = ways;
+        this.ladders = ways.ladders;
         ladders.keySet().forEach(fault -> {
             passed.put(fault, 0);
             checks.put(fault, new ArrayList<>());
         });
+    }
+
+    /** What a plan has to climb and where each step can be worked in which form; shared by all who walk it. */
+    public static final class Ways {
+        private final Map<Fault, List<Step>> ladders;
+        private final Map<Step, Boolean> external = new HashMap<>();
+        private final Map<Step, Map<Place, Form>> forms = new HashMap<>();
+        private final DrillLibrary library;
+
+        public Ways(Plan plan, Student student, DrillLibrary library) {
+            this.library = library;
+            this.ladders = PlanWalk.ladders(plan);
+            Set<List<Object>> laid = new HashSet<>();
+            plan.days().forEach(d -> d.blocks().forEach(b -> laid.add(List.of(b.fault(), b.rung(), d.place()))));
+            ladders.values()
+                    .forEach(steps -> steps.forEach(step -> {
+                        Drill drill = library.drill(step.drill());
+                        external.put(step, drill.tellsFromOutside());
+                        Map<Place, Form> there = new EnumMap<>(Place.class);
+                        for (Place place : Place.values()) {
+                            if (!drill.isDoneAt(place) && !laid.contains(List.of(step.fault(), step.rung(), place)))
+                                continue;
+                            student.form(place, step.rung()).ifPresent(form -> there.put(place, form));
+                        }
+                        forms.put(step, there);
+                    }));
+        }
+
+        Map<Fault, List<Step>> ladders() {
+            return ladders;
+        }
+
+        /** What the club meets at this step there; empty where it cannot be worked. */
+        public Optional<Form> form(Step step, Place place) {
+            return Optional.ofNullable(forms.get(step).get(place));
+        }
+
+        public boolean external(Step step) {
+            return external.get(step);
+        }
+
+        boolean external(String drill) {
+            return library.drill(drill).tellsFromOutside();
+        }
     }
 
     /** The gated steps of a plan, by fault. */
@@ -52,9 +107,11 @@ public final class PlanWalk {
 
     /** Another student who stands exactly where this one does. */
     PlanWalk copy() {
-        PlanWalk other = new PlanWalk(learner.copy(), ladders, library);
+        PlanWalk other = new PlanWalk(learner.copy(), ways);
         other.passed.putAll(passed);
         checks.forEach((fault, sets) -> other.checks.put(fault, new ArrayList<>(sets)));
+        other.lastMain.putAll(lastMain);
+        other.alike.putAll(alike);
         other.yesterday = yesterday;
         return other;
     }
@@ -103,45 +160,109 @@ public final class PlanWalk {
 
     private void walk(Day day, List<BlockResult> record) {
         wakeUpOn(day.date());
+        Set<Fault> worked = EnumSet.noneOf(Fault.class);
         for (int i = 0; i < day.blocks().size(); i++) {
             Block block = day.blocks().get(i);
             List<Step> ladder = ladders.get(block.fault());
-            int at = ladder == null ? -1 : workedOn(ladder, passed.get(block.fault()), day.place());
+            if (ladder == null) continue;
+            boolean firstBalls = block.kind() == Kind.MAIN && !worked.add(block.fault());
+            if (firstBalls) {
+                learner.learn(
+                        block.fault(),
+                        block.rung(),
+                        block.reps(),
+                        Circumstances.plain(false).withStrikes(block.form()));
+                if (record != null) record.add(asLaid(i, block));
+                continue;
+            }
+            int at = workedOn(ladder, passed.get(block.fault()), day.place());
             if (at < 0) continue;
             Step step = ladder.get(at);
-            int good = block.kind() == Kind.CHECK ? scored(block, step, day.date()) : learned(block, step);
-            if (record != null) record.add(result(i, block, step, good));
+            Form form = ways.forms.get(step).get(day.place());
+            int good = block.kind() == Kind.CHECK ? scored(block, step, form, day.date()) : learned(block, step, form);
+            if (record != null) record.add(result(i, block, step, form, good));
         }
     }
 
-    private int learned(Block block, Step step) {
-        learner.learn(block.fault(), step.rung(), block.reps(), external(step.drill()));
+    private int learned(Block block, Step step, Form form) {
+        boolean asLaid = block.rung() == step.rung();
+        boolean mixed = asLaid
+                && block.condition()
+                        .filter(c -> c.kind() == HalfStep.Kind.MIXED)
+                        .isPresent();
+        learner.learn(
+                block.fault(),
+                step.rung(),
+                block.reps(),
+                new Circumstances(ways.external.get(step), form, asLaid && sameAgain(block), mixed));
         return 0;
     }
 
-    private int scored(Block block, Step step, LocalDate on) {
+    /** Whether a main block looks like those of the days before it. */
+    private boolean sameAgain(Block block) {
+        if (block.kind() != Kind.MAIN) return false;
+        Block before = lastMain.put(block.fault(), block);
+        int now = before != null && before.looksLike(block) ? alike.merge(block.fault(), 1, Integer::sum) : 1;
+        alike.put(block.fault(), now);
+        return now > Circumstances.ALIKE;
+    }
+
+    private int scored(Block block, Step step, Form form, LocalDate on) {
         int good = 0;
-        for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps(), external(step.drill())))
-            if (rep) good++;
-        score(new CheckSet(on, block.fault(), step.drill(), step.rung(), good, block.reps(), Optional.empty()));
+        Circumstances how = Circumstances.plain(ways.external.get(step)).withStrikes(form);
+        for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps(), how)) if (rep) good++;
+        score(new CheckSet(
+                on, block.fault(), step.drill(), step.rung(), good, block.reps(), Optional.empty(), form, false));
         return good;
     }
 
-    private static BlockResult result(int index, Block block, Step step, int good) {
+    /** Ten scored balls at the start of a lesson, for the first gate of each fault that is open. */
+    void inLesson(LocalDate on) {
+        wakeUpOn(on);
+        ladders.forEach((fault, ladder) -> {
+            int at = passed.get(fault);
+            if (at == ladder.size()) return;
+            Step step = ladder.get(at);
+            int good = 0;
+            Circumstances how = Circumstances.plain(ways.external.get(step));
+            for (boolean rep : learner.practise(fault, step.rung(), CheckSet.REPS, how)) if (rep) good++;
+            score(CheckSet.inLesson(on, fault, step.drill(), step.rung(), good));
+        });
+    }
+
+    private static BlockResult result(int index, Block block, Step step, Form form, int good) {
         String marks = block.kind() == Kind.CHECK
                 ? "+".repeat(good) + "-".repeat(block.reps() - good)
                 : "o".repeat(block.reps());
-        return new BlockResult(index, block.fault(), step.drill(), step.rung(), block.kind(), marks);
+        return new BlockResult(
+                index,
+                block.fault(),
+                step.drill(),
+                step.rung(),
+                block.kind(),
+                marks,
+                List.of(),
+                form,
+                block.condition().map(HalfStep::id).filter(c -> block.rung() == step.rung()));
     }
 
-    boolean external(String drill) {
-        return library.drill(drill).tellsFromOutside();
+    private static BlockResult asLaid(int index, Block block) {
+        return new BlockResult(
+                index,
+                block.fault(),
+                block.drill(),
+                block.rung(),
+                block.kind(),
+                "o".repeat(block.reps()),
+                List.of(),
+                block.form(),
+                block.condition().map(HalfStep::id));
     }
 
-    /** The first step not passed, or the highest below it that needs no ball where there is none; −1 for none. */
-    private static int workedOn(List<Step> ladder, int passed, Place place) {
+    /** The first step not passed, or the highest below it that can be worked there; −1 for none. */
+    private int workedOn(List<Step> ladder, int passed, Place place) {
         for (int at = Math.min(passed, ladder.size() - 1); at >= 0; at--) {
-            if (!ladder.get(at).rung().withBall() || place.ballsAllowed()) return at;
+            if (ways.forms.get(ladder.get(at)).containsKey(place)) return at;
         }
         return -1;
     }

@@ -43,7 +43,7 @@ public record PracticeSession(
     public List<CheckSet> checks() {
         return blocks.stream()
                 .filter(b -> b.kind() == Kind.CHECK && b.reps() >= CheckSet.REPS)
-                .map(b -> new CheckSet(day, b.fault(), b.drill(), b.rung(), b.good(), b.reps(), feel))
+                .map(b -> new CheckSet(day, b.fault(), b.drill(), b.rung(), b.good(), b.reps(), feel, b.form(), false))
                 .toList();
     }
 }

@@ -29,8 +29,8 @@ public enum Standing implements Identified {
     }
 
     /**
-     * Passed once the latest sets, on as many different days as the gate asks, each had enough good reps; a gate once
-     * passed stays passed. Step back after two sets running of four or fewer in ten, or felt lost.
+     * Passed once the latest sets, on as many different days as the gate asks, each had enough good reps, the last of them
+     * with a real ball where the rung has one; a gate once passed stays passed. Step back after two sets running of four or fewer in ten, or felt lost.
      *
      * @param sets all check sets on this rung in the order done
      */
@@ -58,14 +58,16 @@ public enum Standing implements Identified {
                     case REOPENED -> "This rung is open again, for the one above was too high: pass it once more.";
                     case STAY ->
                         last.goodOf(gate.of()) >= gate.good()
-                                ? "Once more like this on another day and the gate is passed."
+                                ? "Once more like this on another day" + (last.closesAGate() ? "" : " with a real ball")
+                                        + " and the gate is passed."
                                 : "Stay on this rung; " + gate.good() + " of " + gate.of() + " on " + gate.days()
                                         + " days running pass it.";
                 };
     }
 
     private static boolean passes(Gate gate, List<CheckSet> latest) {
-        return latest.stream().allMatch(s -> s.goodOf(gate.of()) >= gate.good())
+        return latest.get(latest.size() - 1).closesAGate()
+                && latest.stream().allMatch(s -> s.goodOf(gate.of()) >= gate.good())
                 && latest.stream().map(CheckSet::on).distinct().count() == gate.days();
     }
 }

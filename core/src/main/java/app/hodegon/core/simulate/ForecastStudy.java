@@ -56,7 +56,8 @@ public final class ForecastStudy {
         Plan plan = planner.plan(request);
         if (plan.days().isEmpty()) return List.of();
         DrillLibrary library = DrillLibrary.standard();
-        PlanWalk student = new PlanWalk(Learner.draw(level.repsToLearn(), random), PlanWalk.ladders(plan), library);
+        PlanWalk student = new PlanWalk(
+                Learner.draw(level.repsToLearn(), random), new PlanWalk.Ways(plan, request.student(), library));
         // Drawn from a beta distribution with nine days kept to one missed.
         double keeps = Math.pow(random.nextDouble(), 1.0 / 9);
         int until = random.nextInt(plan.days().size());
@@ -66,13 +67,14 @@ public final class ForecastStudy {
         }
         Map<Step, Forecast.Outlook> outlooks = Forecast.of(
                 plan,
-                level,
+                request.student(),
                 library,
                 new Forecast.History(
                         done,
                         Ladder.of(
                                 done.stream().flatMap(d -> d.checks().stream()).toList(), Gates.STANDARD),
-                        plan.days().get(until).date()));
+                        plan.days().get(until).date()),
+                Optional.empty());
         Map<Step, Boolean> open = open(plan, student);
         for (Day day : plan.days().subList(until, plan.days().size())) {
             if (random.nextDouble() < keeps) student.practise(day);

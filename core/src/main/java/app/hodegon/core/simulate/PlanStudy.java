@@ -5,8 +5,12 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
+import app.hodegon.core.learning.Circumstances;
 import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Level;
@@ -17,10 +21,10 @@ import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
-import app.hodegon.core.plan.Shoes;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.practice.CheckSet;
+import app.hodegon.core.practice.PlanWalk;
 import app.hodegon.core.practice.Standing;
 import app.hodegon.core.swing.Handedness;
 import java.time.DayOfWeek;
@@ -48,6 +52,7 @@ public final class PlanStudy {
     /** How the minutes are spent. */
     public enum Way {
         PLAN("the planner's climb"),
+        REAL_BALLS_ONLY("the same climb without lesser strikes and half-steps, no ball before its rung"),
         ALL_BALLS("balls wherever balls may be hit, nothing else"),
         SAME_DRILL("the first drill every day, never climbing"),
         NO_SPACING("all reps of a week on one day"),
@@ -116,7 +121,7 @@ public final class PlanStudy {
         Level level = request.student().level();
         Plan plan = planner.plan(request);
         List<Day> laid = spent(way, plan, random);
-        return new Practice(plan, Learner.draw(level.repsToLearn(), random), random, way).through(laid);
+        return new Practice(request, plan, Learner.draw(level.repsToLearn(), random), random, way).through(laid);
     }
 
     /** A student with one fault, a level and a week at random. */
@@ -149,7 +154,7 @@ public final class PlanStudy {
     /** The same minutes, spent this way. */
     private static List<Day> spent(Way way, Plan plan, Random random) {
         return switch (way) {
-            case PLAN, ALL_BALLS, SAME_DRILL -> plan.days();
+            case PLAN, REAL_BALLS_ONLY, ALL_BALLS, SAME_DRILL -> plan.days();
             case NO_SPACING -> massed(plan.days());
             case RANDOM_ORDER -> shuffled(plan.days(), random);
         };
@@ -187,16 +192,20 @@ public final class PlanStudy {
     /** One student's way through the days. */
     private static final class Practice {
         private final List<Step> ladder;
+        private final PlanWalk.Ways ways;
         private final Learner learner;
         private final Random random;
         private final Way way;
         private final Map<Rung, List<CheckSet>> checks = new EnumMap<>(Rung.class);
         private final Set<Rung> passed = EnumSet.noneOf(Rung.class);
         private boolean hurts;
+        private List<Object> lastWork = List.of();
+        private int alike;
 
-        Practice(Plan plan, Learner learner, Random random, Way way) {
+        Practice(PlanRequest request, Plan plan, Learner learner, Random random, Way way) {
             this.ladder =
                     plan.route().stream().filter(s -> s.gate().isPresent()).toList();
+            this.ways = new PlanWalk.Ways(plan, request.student(), DrillLibrary.standard());
             this.learner = learner;
             this.random = random;
             this.way = way;
@@ -215,21 +224,60 @@ public final class PlanStudy {
         }
 
         private void day(Day day) {
+            boolean firstMain = true;
             for (Block block : day.blocks()) {
-                Optional<Step> step = step(block, day.place());
-                if (step.isEmpty()) continue;
+                boolean firstBalls = block.kind() == Kind.MAIN && !firstMain;
+                if (block.kind() == Kind.MAIN) firstMain = false;
+                if (firstBalls && way == Way.PLAN) {
+                    learner.learn(block.fault(), block.rung(), block.reps(), how(block.form(), false, false, false));
+                    continue;
+                }
+                Optional<Step> worked = step(block, day.place());
+                if (worked.isEmpty()) continue;
+                Step step = worked.get();
+                Form form = form(step, day.place());
                 hurts |= random.nextDouble() < PAIN;
+                boolean asLaid = way == Way.PLAN && block.rung() == step.rung();
+                boolean mixed = asLaid
+                        && block.condition()
+                                .filter(c -> c.kind() == HalfStep.Kind.MIXED)
+                                .isPresent();
+                boolean again = block.kind() == Kind.MAIN && sameAgain(block, step, form, asLaid);
                 boolean[] reps = learner.practise(
-                        block.fault(), step.get().rung(), reps(block, step.get()), external(step.get()));
-                if (block.kind() == Kind.CHECK) check(step.get(), day.date(), reps);
+                        block.fault(), step.rung(), reps(block, step), how(form, ways.external(step), again, mixed));
+                if (block.kind() == Kind.CHECK) check(step, form, day.date(), reps);
             }
+        }
+
+        private static Circumstances how(Form form, boolean external, boolean again, boolean mixed) {
+            return new Circumstances(external, form, again, mixed);
+        }
+
+        private Form form(Step step, Place place) {
+            return lesserStrikes()
+                    ? ways.form(step, place).orElseGet(() -> Form.usual(step.rung()))
+                    : Form.usual(step.rung());
+        }
+
+        private boolean lesserStrikes() {
+            return way == Way.PLAN || way == Way.NO_SPACING || way == Way.RANDOM_ORDER;
+        }
+
+        /** A student who stays on a rung longer than planned gets its half-steps in turn, where there are any. */
+        private boolean sameAgain(Block block, Step step, Form form, boolean asLaid) {
+            if (way == Way.PLAN && !asLaid) return false;
+            Object condition = way == Way.PLAN ? block.condition().map(HalfStep::id) : "";
+            List<Object> work = List.of(step, form, condition);
+            alike = work.equals(lastWork) ? alike + 1 : 1;
+            lastWork = work;
+            return alike > Circumstances.ALIKE;
         }
 
         /** With the planner's climb a student goes on when a gate is passed and stays while it is not. */
         private Optional<Step> step(Block block, Place place) {
             if (ladder.isEmpty()) return Optional.empty();
             return switch (way) {
-                case PLAN, NO_SPACING -> onTheClimb(place);
+                case PLAN, REAL_BALLS_ONLY, NO_SPACING -> onTheClimb(place);
                 case RANDOM_ORDER ->
                     ladder.stream().filter(s -> s.rung() == block.rung()).findFirst();
                 case SAME_DRILL -> Optional.of(ladder.get(0));
@@ -244,7 +292,11 @@ public final class PlanStudy {
             int open = 0;
             while (open < ladder.size() - 1 && passed.contains(ladder.get(open).rung())) open++;
             for (int i = open; i >= 0; i--) {
-                if (!ladder.get(i).rung().withBall() || place.ballsAllowed()) return Optional.of(ladder.get(i));
+                Step step = ladder.get(i);
+                boolean possible = lesserStrikes()
+                        ? ways.form(step, place).isPresent()
+                        : !step.rung().withBall() || place.ballsAllowed();
+                if (possible) return Optional.of(step);
             }
             return Optional.empty();
         }
@@ -255,15 +307,12 @@ public final class PlanStudy {
             return step.rung().withBall() ? Math.max(5, block.reps() / 3) : block.reps();
         }
 
-        private static boolean external(Step step) {
-            return DrillLibrary.standard().drill(step.drill()).tellsFromOutside();
-        }
-
-        private void check(Step step, LocalDate on, boolean[] reps) {
+        private void check(Step step, Form form, LocalDate on, boolean[] reps) {
             int good = 0;
             for (boolean rep : reps) if (rep) good++;
             List<CheckSet> sets = checks.computeIfAbsent(step.rung(), r -> new ArrayList<>());
-            sets.add(new CheckSet(on, step.fault(), step.drill(), step.rung(), good, reps.length, Optional.empty()));
+            sets.add(new CheckSet(
+                    on, step.fault(), step.drill(), step.rung(), good, reps.length, Optional.empty(), form, false));
             if (Standing.of(step.gate().orElseThrow(), sets) == Standing.PASSED) passed.add(step.rung());
         }
     }

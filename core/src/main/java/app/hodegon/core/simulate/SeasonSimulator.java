@@ -7,8 +7,10 @@ import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.learning.Circumstances;
 import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan;
@@ -147,16 +149,7 @@ public final class SeasonSimulator {
     }
 
     private Student withHistory() {
-        Student profile = persona.profile();
-        return new Student(
-                profile.hand(),
-                profile.level(),
-                profile.age(),
-                profile.flags(),
-                profile.kit(),
-                profile.week(),
-                profile.shoes(),
-                Ladder.of(checks, Gates.STANDARD).done());
+        return persona.profile().after(Ladder.of(checks, Gates.STANDARD).done());
     }
 
     private List<PracticeSession> practise(Plan plan, LocalDate today, boolean last) {
@@ -182,7 +175,16 @@ public final class SeasonSimulator {
         for (int i = 0; i < day.blocks().size(); i++) {
             Block block = day.blocks().get(i);
             if (stopped.contains(block.drill())) continue;
-            results.add(new BlockResult(i, block.fault(), block.drill(), block.rung(), block.kind(), marks(block)));
+            results.add(new BlockResult(
+                    i,
+                    block.fault(),
+                    block.drill(),
+                    block.rung(),
+                    block.kind(),
+                    marks(block),
+                    List.of(),
+                    block.form(),
+                    block.condition().map(HalfStep::id)));
         }
         int reps = results.stream().mapToInt(BlockResult::reps).sum();
         int good = results.stream().mapToInt(BlockResult::good).sum();
@@ -204,12 +206,13 @@ public final class SeasonSimulator {
 
     private String marks(Block block) {
         StringBuilder marks = new StringBuilder();
-        for (boolean good : learner.practise(block.fault(), block.rung(), block.reps(), external(block)))
+        for (boolean good : learner.practise(block.fault(), block.rung(), block.reps(), how(block)))
             marks.append(good ? '+' : '-');
         return marks.toString();
     }
 
-    private static boolean external(Block block) {
-        return DrillLibrary.standard().drill(block.drill()).tellsFromOutside();
+    private static Circumstances how(Block block) {
+        return Circumstances.plain(DrillLibrary.standard().drill(block.drill()).tellsFromOutside())
+                .withStrikes(block.form());
     }
 }

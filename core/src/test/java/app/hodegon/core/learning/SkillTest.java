@@ -13,7 +13,7 @@ class SkillTest {
     private static Skill after(int days, int repsADay, boolean external) {
         Skill skill = Skill.typical(50);
         for (int day = 0; day < days; day++) {
-            skill.practise(Fault.SWAY, Rung.FEEL, repsADay, external);
+            skill.practise(Fault.SWAY, Rung.FEEL, repsADay, Circumstances.plain(external));
             skill.sleep();
         }
         return skill;
@@ -42,11 +42,11 @@ class SkillTest {
     @Test
     void aRungWithoutGroundIsLearnedSlowlyAndGroundCarriesOver() {
         Skill without = Skill.typical(50);
-        without.practise(Fault.SWAY, Rung.REHEARSE, 60, false);
+        without.practise(Fault.SWAY, Rung.REHEARSE, 60, Circumstances.plain(false));
         Skill with = after(4, 60, false);
         assertThat(with.chanceOfGood(Fault.SWAY, Rung.REHEARSE))
                 .isGreaterThan(Skill.typical(50).chanceOfGood(Fault.SWAY, Rung.REHEARSE));
-        with.practise(Fault.SWAY, Rung.REHEARSE, 60, false);
+        with.practise(Fault.SWAY, Rung.REHEARSE, 60, Circumstances.plain(false));
         assertThat(with.learned(Fault.SWAY, Rung.REHEARSE))
                 .isGreaterThan(1.5 * without.learned(Fault.SWAY, Rung.REHEARSE));
         assertThat(with.learned(Fault.TOE_FALL, Rung.FEEL)).isZero();
@@ -67,7 +67,7 @@ class SkillTest {
         Learner other = Learner.draw(50, new Random(3));
         one.wakeUp();
         other.wakeUp();
-        assertThat(one.practise(Fault.SWAY, Rung.FEEL, 10, true))
-                .isEqualTo(other.practise(Fault.SWAY, Rung.FEEL, 10, true));
+        assertThat(one.practise(Fault.SWAY, Rung.FEEL, 10, Circumstances.plain(true)))
+                .isEqualTo(other.practise(Fault.SWAY, Rung.FEEL, 10, Circumstances.plain(true)));
     }
 }

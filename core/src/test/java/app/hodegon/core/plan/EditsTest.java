@@ -11,6 +11,7 @@ import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.Edits.Dropped;
 import app.hodegon.core.plan.Edits.Locked;
 import app.hodegon.core.plan.Edits.StepId;
@@ -125,8 +126,8 @@ class EditsTest {
                 .hasMessageContaining("Sunday 6 December has 15 minutes");
         assertThatThrownBy(() -> plan(lock(locked(WEDNESDAY.plusDays(1), Rung.FEEL, "disc-turn", 4))))
                 .hasMessageContaining("no time to practise on Thursday 3 December");
-        assertThatThrownBy(() -> plan(lock(locked(SUNDAY, Rung.SHORT, "disc-turn", 4))))
-                .hasMessageContaining("no balls are hit at home");
+        assertThatThrownBy(() -> plan(lock(locked(SUNDAY, Rung.FULL, "disc-turn", 4))))
+                .hasMessageContaining("nothing of that length is swung at home");
         assertThatThrownBy(() -> plan(lock(locked(SUNDAY, Rung.FULL, "edge-notice", 4))))
                 .hasMessageContaining("no drill for");
         assertThatThrownBy(() -> plan(lock(locked(LocalDate.of(2026, 12, 22), Rung.FEEL, "disc-turn", 4))))

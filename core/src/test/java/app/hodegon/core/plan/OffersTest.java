@@ -8,6 +8,8 @@ import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.Offers.Offer;
 import app.hodegon.core.plan.Week.Slot;
 import app.hodegon.core.swing.Handedness;
@@ -53,12 +55,16 @@ class OffersTest {
         List<Offer> offers = Offers.of(request, PLANNER);
         assertThat(offers)
                 .extracting(Offer::code)
-                .containsExactly("more-minutes", "more-days", "later-lesson", "fewer-rungs", "one-fault");
+                .contains("lesson-check", "range-day", "more-minutes", "later-lesson")
+                .doesNotHaveDuplicates();
+        double now = PLANNER.expected(request, PLANNER.plan(request)).gates();
+        assertThat(offers)
+                .allMatch(o -> o.expected().gates() > now || o.plan().totals().reps() > 0);
         for (Offer offer : offers) {
             assertThat(offer.plan()).isEqualTo(PLANNER.plan(offer.request()));
-            assertThat(offer.gates()).isEqualTo(PLANNER.expectedGates(offer.request(), offer.plan()));
+            assertThat(offer.expected()).isEqualTo(PLANNER.expected(offer.request(), offer.plan()));
         }
-        Offer minutes = offers.get(0);
+        Offer minutes = by("more-minutes", offers);
         assertThat(minutes.text()).isEqualTo("Ten more minutes on Tuesday and Thursday");
         assertThat(minutes.request()
                         .student()
@@ -69,12 +75,42 @@ class OffersTest {
                 .isEqualTo(22);
         assertThat(minutes.plan().totals().reps())
                 .isGreaterThan(PLANNER.plan(request).totals().reps());
-        assertThat(offers.get(1).text()).isEqualTo("One more day: Monday, 12 minutes at home");
-        assertThat(offers.get(2).request().nextLesson()).isEqualTo(FROM.plusDays(21));
-        assertThat(offers.get(3).plan().route())
-                .hasSize(PLANNER.plan(request).route().size() - 1);
-        assertThat(offers.get(4).text()).isEqualTo("Only the first fault now; right foot spins out later");
-        assertThat(offers.get(4).request().focus()).hasSize(1);
+        assertThat(by("more-days", offers).text()).isEqualTo("One more day: Monday, 12 minutes at home");
+        assertThat(by("later-lesson", offers).request().nextLesson()).isEqualTo(FROM.plusDays(21));
+        assertThat(by("range-day", offers).text()).endsWith("40 minutes");
+        assertThat(by("lesson-check", offers).request().settings().lessonCheck())
+                .isTrue();
+    }
+
+    private static Offer by(String code, List<Offer> offers) {
+        return offers.stream().filter(o -> o.code().equals(code)).findFirst().orElseThrow();
+    }
+
+    /** With one range day in a fortnight the gate of the short ball needs what can be done without a range. */
+    @Test
+    void whatWouldChangeASmallChanceIsOfferedWithTheChanceItWouldGive() {
+        PlanRequest request = request(
+                Map.of(
+                        DayOfWeek.TUESDAY,
+                        new Slot(20, Place.HOME),
+                        DayOfWeek.THURSDAY,
+                        new Slot(20, Place.HOME),
+                        DayOfWeek.FRIDAY,
+                        new Slot(20, Place.HOME),
+                        DayOfWeek.SUNDAY,
+                        new Slot(20, Place.HOME)),
+                Fault.SWAY);
+        Edits.StepId shortBall = new Edits.StepId(Fault.SWAY, Rung.SHORT);
+        double now = PLANNER.expected(request, PLANNER.plan(request)).chances().get(shortBall);
+        assertThat(now).as("no real ball, no gate").isZero();
+        for (String code : List.of("lesson-check", "range-day")) {
+            assertThat(by(code, Offers.of(request, PLANNER))
+                            .expected()
+                            .chances()
+                            .get(shortBall))
+                    .as(code)
+                    .isGreaterThan(0.01);
+        }
     }
 
     @Test

@@ -10,6 +10,7 @@ import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Kind;

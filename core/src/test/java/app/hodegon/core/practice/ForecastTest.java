@@ -9,13 +9,13 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
-import app.hodegon.core.plan.Shoes;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.practice.Forecast.History;
@@ -40,17 +40,18 @@ class ForecastTest {
     private static final LocalDate FROM = LocalDate.of(2026, 12, 1);
     private static final Week WEEK = new Week(Arrays.stream(DayOfWeek.values())
             .collect(Collectors.toMap(Function.identity(), d -> new Week.Slot(20, Place.HOME))));
+    private static final Student STUDENT = new Student(
+            Handedness.RIGHT,
+            Level.IMPROVER,
+            AgeBand.ADULT,
+            Set.of(),
+            Set.of(Equipment.BALL, Equipment.DISC),
+            WEEK,
+            Shoes.SOFT,
+            List.of());
     private static final Plan PLAN = new Planner(DrillLibrary.standard())
             .plan(new PlanRequest(
-                    new Student(
-                            Handedness.RIGHT,
-                            Level.IMPROVER,
-                            AgeBand.ADULT,
-                            Set.of(),
-                            Set.of(Equipment.BALL, Equipment.DISC),
-                            WEEK,
-                            Shoes.SOFT,
-                            List.of()),
+                    STUDENT,
                     Approach.DEFAULT,
                     List.of(new PlanRequest.Focus(Fault.SWAY, Grade.LIKELY)),
                     Set.of(),
@@ -84,7 +85,7 @@ class ForecastTest {
         List<CheckSet> checks =
                 practice.stream().flatMap(s -> s.checks().stream()).toList();
         History history = new History(practice, Ladder.of(checks, Gates.STANDARD), FROM.plusDays(practice.size()));
-        return Forecast.of(PLAN, Level.IMPROVER, DrillLibrary.standard(), history).entrySet().stream()
+        return Forecast.of(PLAN, STUDENT, DrillLibrary.standard(), history, Optional.empty()).entrySet().stream()
                 .collect(Collectors.toMap(e -> e.getKey().rung(), Map.Entry::getValue));
     }
 

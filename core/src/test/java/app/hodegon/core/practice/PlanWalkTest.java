@@ -4,22 +4,30 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.learning.Learner;
+import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
+import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
+import app.hodegon.core.plan.Student;
+import app.hodegon.core.plan.Week;
+import app.hodegon.core.swing.Handedness;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 import org.junit.jupiter.api.Test;
 
 /** A simulated student on the way up a plan. */
@@ -27,20 +35,50 @@ class PlanWalkTest {
 
     private static final LocalDate DAY = LocalDate.of(2026, 12, 1);
     private static final List<Step> LADDER =
-            List.of(step(Rung.FEEL), step(Rung.REHEARSE), step(Rung.SHORT), step(Rung.BUILD));
-    private static final Map<Fault, List<Step>> LADDERS = Map.of(Fault.SWAY, LADDER);
+            List.of(step(Rung.FEEL), step(Rung.REHEARSE), step(Rung.SHORT), step(Rung.BUILD), step(Rung.FULL));
+    private static final Student STUDENT = new Student(
+            Handedness.RIGHT,
+            Level.IMPROVER,
+            AgeBand.ADULT,
+            Set.of(),
+            Set.of(),
+            new Week(Map.of()),
+            Shoes.SOFT,
+            List.of());
+
+    private static PlanWalk.Ways ways(List<Step> ladder) {
+        Plan plan =
+                new Plan(ladder, List.of(), new Plan.Totals(0, 0, 0, 0), List.of(), List.of(), List.of(), List.of());
+        return new PlanWalk.Ways(plan, STUDENT, DrillLibrary.standard());
+    }
 
     private static Step step(Rung rung) {
         return new Step(rung, Fault.SWAY, "disc-turn", Optional.of(Gate.STANDARD), "");
     }
 
     private static PlanWalk walk(double reps, long seed) {
-        return new PlanWalk(Learner.draw(reps, new Random(seed)), LADDERS, DrillLibrary.standard());
+        return new PlanWalk(Learner.draw(reps, new Random(seed)), ways(LADDER));
     }
 
     private static Day day(int day, Place place, Kind kind, Fault fault) {
         Block block = new Block(
-                fault, "disc-turn", Rung.FEEL, kind, 1, 10, 20, 0, 120, "", kind == Kind.CHECK, 0, false, false);
+                fault,
+                "disc-turn",
+                Rung.FEEL,
+                kind,
+                1,
+                10,
+                20,
+                0,
+                120,
+                "",
+                kind == Kind.CHECK,
+                0,
+                false,
+                false,
+                Optional.empty(),
+                Form.NONE,
+                50);
         return new Day(DAY.plusDays(day), place, 600, List.of(block));
     }
 
@@ -109,7 +147,7 @@ class PlanWalkTest {
     }
 
     @Test
-    void withoutAPlaceForBallsTheHighestStepWithoutOneIsDone() {
+    void atHomeTheHighestStepIsDoneThatNeedsNoFullSwing() {
         List<CheckSet> twoPassed =
                 List.of(set(0, Rung.FEEL, 8), set(1, Rung.FEEL, 9), set(2, Rung.REHEARSE, 8), set(3, Rung.REHEARSE, 8));
         PlanWalk student = walk(600, 3);
@@ -117,15 +155,13 @@ class PlanWalkTest {
         assertThat(student.practise(day(4, Place.HOME, Kind.MAIN, Fault.SWAY))
                         .get(0)
                         .rung())
-                .isEqualTo(Rung.REHEARSE);
+                .as("a brushed mark is a short ball's lesser form")
+                .isEqualTo(Rung.SHORT);
         assertThat(student.practise(day(5, Place.RANGE, Kind.MAIN, Fault.SWAY))
                         .get(0)
                         .rung())
                 .isEqualTo(Rung.SHORT);
-        PlanWalk ballsOnly = new PlanWalk(
-                Learner.draw(600, new Random(3)),
-                Map.of(Fault.SWAY, List.of(step(Rung.SHORT))),
-                DrillLibrary.standard());
+        PlanWalk ballsOnly = new PlanWalk(Learner.draw(600, new Random(3)), ways(List.of(step(Rung.FULL))));
         assertThat(ballsOnly.practise(day(0, Place.HOME, Kind.MAIN, Fault.SWAY)))
                 .isEmpty();
     }

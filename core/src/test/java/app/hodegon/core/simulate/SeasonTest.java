@@ -4,8 +4,8 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Rung;
-import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan.Step;
+import app.hodegon.core.plan.Student;
 import app.hodegon.core.practice.Forecast;
 import app.hodegon.core.practice.Forecast.Outlook;
 import app.hodegon.core.practice.PracticeSession;
@@ -13,6 +13,7 @@ import app.hodegon.core.swing.BallResult;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -77,16 +78,17 @@ class SeasonTest {
 
     @Test
     void chancesFallAlongTheRouteAndAreTheSameEachTime() {
-        Season.Lesson lesson = SeasonSimulator.live(named("Bram Ellery"), TODAY, SEED)
-                .lessons()
-                .get(0);
-        Map<Step, Outlook> outlooks =
-                Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard(), Forecast.History.NONE);
+        Persona bram = named("Bram Ellery");
+        Season.Lesson lesson = SeasonSimulator.live(bram, TODAY, SEED).lessons().get(0);
+        Map<Step, Outlook> outlooks = forecast(bram.profile(), lesson);
         assertThat(outlooks.values()).extracting(Outlook::chance).isSortedAccordingTo((a, b) -> Double.compare(b, a));
         assertThat(outlooks.entrySet().iterator().next().getKey().rung()).isEqualTo(Rung.FEEL);
         assertThat(outlooks.values().iterator().next().chance()).isGreaterThan(0.6);
-        assertThat(Forecast.of(lesson.plan(), Level.IMPROVER, DrillLibrary.standard(), Forecast.History.NONE))
-                .isEqualTo(outlooks);
+        assertThat(forecast(bram.profile(), lesson)).isEqualTo(outlooks);
+    }
+
+    private static Map<Step, Outlook> forecast(Student who, Season.Lesson lesson) {
+        return Forecast.of(lesson.plan(), who, DrillLibrary.standard(), Forecast.History.NONE, Optional.empty());
     }
 
     private static Persona named(String name) {

@@ -12,13 +12,15 @@ import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Feedback;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.Ground;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Notice;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Level;
-import app.hodegon.core.plan.Shoes;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
@@ -35,6 +37,8 @@ import app.hodegon.server.catalogue.CatalogueView.DrillView;
 import app.hodegon.server.catalogue.CatalogueView.EquipmentView;
 import app.hodegon.server.catalogue.CatalogueView.FaultInfo;
 import app.hodegon.server.catalogue.CatalogueView.FlightView;
+import app.hodegon.server.catalogue.CatalogueView.FormView;
+import app.hodegon.server.catalogue.CatalogueView.HalfStepView;
 import app.hodegon.server.catalogue.CatalogueView.MeasureView;
 import app.hodegon.server.catalogue.CatalogueView.Named;
 import app.hodegon.server.catalogue.CatalogueView.NoticeView;
@@ -57,6 +61,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
 import java.util.function.Function;
+import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
@@ -150,6 +155,10 @@ class CatalogueController {
                 named(Joint.values(), Joint::label),
                 named(Place.values(), Place::label),
                 named(Shoes.values(), Shoes::label),
+                named(Ground.values(), Ground::label),
+                Arrays.stream(Form.values())
+                        .map(f -> new FormView(f.id(), f.label(), f.how(), f.realBall()))
+                        .toList(),
                 Arrays.stream(Equipment.values())
                         .map(e -> new EquipmentView(
                                 e.id(), e.label(), e.substitute().orElse(null)))
@@ -206,7 +215,7 @@ class CatalogueController {
 
     private static Map<String, DrillView> drills(DrillLibrary library, Handedness hand) {
         Map<String, DrillView> drills = new LinkedHashMap<>();
-        for (Drill drill : library.all()) drills.put(drill.id(), drill(drill, hand));
+        for (Drill drill : library.all()) drills.put(drill.id(), drill(drill, library, hand));
         return drills;
     }
 
@@ -225,10 +234,20 @@ class CatalogueController {
                 notice.answers().stream().map(a -> new Named(a.id(), a.label())).toList());
     }
 
-    private static DrillView drill(Drill drill, Handedness hand) {
+    private static DrillView drill(Drill drill, DrillLibrary library, Handedness hand) {
         Map<String, String> variations = new LinkedHashMap<>();
+        Map<String, List<HalfStepView>> halfSteps = new LinkedHashMap<>();
+        Map<String, Integer> speeds = new LinkedHashMap<>();
         for (Rung rung : Rung.values()) {
-            if (drill.covers(rung)) variations.put(rung.id(), hand.say(drill.variation(rung)));
+            if (!drill.covers(rung)) continue;
+            variations.put(rung.id(), hand.say(drill.variation(rung)));
+            speeds.put(rung.id(), drill.speed(rung));
+            halfSteps.put(
+                    rung.id(),
+                    library.halfSteps(drill, rung).stream()
+                            .map(s -> s.said(hand))
+                            .map(s -> new HalfStepView(s.id(), s.label(), s.action()))
+                            .toList());
         }
         Drill.Texts texts = drill.texts();
         return new DrillView(
@@ -262,6 +281,16 @@ class CatalogueController {
                                 .toList(),
                         drill.diagram().press().stream().map(Identified::id).toList(),
                         drill.diagram().move().id()),
-                drill.notice().map(Notice::id).orElse(null));
+                drill.notice().map(Notice::id).orElse(null),
+                halfSteps,
+                speeds,
+                drill.ways().moves(),
+                drill.ways().combines(),
+                ids(drill.footing().notIn()),
+                ids(drill.footing().onlyOn()),
+                Stream.concat(
+                                ids(drill.favour().choices()).stream(),
+                                ids(drill.favour().schools()).stream())
+                        .toList());
     }
 }

@@ -23,6 +23,8 @@ public record CatalogueView(
         @NotNull List<Named> joints,
         @NotNull List<Named> places,
         @NotNull List<Named> shoes,
+        @NotNull List<Named> grounds,
+        @NotNull List<FormView> forms,
         @NotNull List<EquipmentView> equipment,
         @NotNull List<RungView> rungs,
         @NotNull Map<String, DrillView> drills,
@@ -49,6 +51,8 @@ public record CatalogueView(
                 joints,
                 places,
                 shoes,
+                grounds,
+                forms,
                 equipment,
                 rungs,
                 all,
@@ -144,6 +148,24 @@ public record CatalogueView(
 
     public record EquipmentView(@NotNull String id, @NotNull String label, String substitute) {}
 
+    /**
+     * What the club meets on a ball rung, with less and less ball.
+     *
+     * @param how in a sentence
+     * @param realBall whether a golf ball is hit
+     */
+    public record FormView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String how,
+            @NotNull boolean realBall) {}
+
+    /** A small change within a rung. */
+    public record HalfStepView(
+            @NotNull String id,
+            @NotNull String label,
+            @NotNull String action) {}
+
     public record RungView(
             @NotNull String id,
             @NotNull String label,
@@ -156,6 +178,9 @@ public record CatalogueView(
      * @param helps faults it helps with
      * @param caution empty where only general cautions apply
      * @param notice what is asked after each set; null for nothing
+     * @param halfSteps small changes by rung, in the order in which they come up
+     * @param speeds percent of full speed by rung
+     * @param firstFor answers and schools that regard it as one of their first
      */
     public record DrillView(
             @NotNull String id,
@@ -182,7 +207,14 @@ public record CatalogueView(
             @NotNull List<String> after,
             @NotNull List<String> kit,
             @NotNull DiagramView diagram,
-            String notice) {}
+            String notice,
+            @NotNull Map<String, List<HalfStepView>> halfSteps,
+            @NotNull Map<String, Integer> speeds,
+            @NotNull List<String> moves,
+            @NotNull List<String> combines,
+            @NotNull List<String> notIn,
+            @NotNull List<String> onlyOn,
+            @NotNull List<String> firstFor) {}
 
     /**
      * What is asked after each set.

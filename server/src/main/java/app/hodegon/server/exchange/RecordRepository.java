@@ -48,6 +48,7 @@ class RecordRepository {
             LESSON_READING,
             LESSON_SHOT,
             LESSON_DECISION,
+            LESSON_CHECK,
             PROPOSAL_ANSWER,
             SHOT_FILE,
             SHOT,

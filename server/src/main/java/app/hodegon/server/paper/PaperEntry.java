@@ -1,6 +1,7 @@
 package app.hodegon.server.paper;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Kind;
@@ -72,7 +73,10 @@ record PaperEntry(
                 kind,
                 kind == Kind.CHECK
                         ? "+".repeat(ticked) + "-".repeat(most - ticked)
-                        : "o".repeat(ticked * block.repsPerSet()));
+                        : "o".repeat(ticked * block.repsPerSet()),
+                List.of(),
+                Identified.of(Form.class, block.form()),
+                Optional.ofNullable(block.condition()));
     }
 
     private static Pain toPain(PainEntry pain, DayView day) {

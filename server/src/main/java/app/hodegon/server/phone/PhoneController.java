@@ -121,6 +121,8 @@ class PhoneController {
      * What was done of one block, with what the block was: the plan may have changed meanwhile.
      *
      * @param noticed per set; empty where nothing was asked or said
+     * @param form what the club met; null for what the day's plan says
+     * @param condition id of the half-step; null for the plain form
      */
     record BlockEntry(
             @NotNull Integer block,
@@ -129,7 +131,9 @@ class PhoneController {
             @NotNull @Size(max = 20) String rung,
             @NotNull @Size(max = 10) String kind,
             @NotNull @Size(max = 400) String marks,
-            @NotNull @Size(max = Edits.MOST_SETS) List<@NotNull @Size(max = 20) String> noticed) {}
+            @NotNull @Size(max = Edits.MOST_SETS) List<@NotNull @Size(max = 20) String> noticed,
+            @Size(max = 10) String form,
+            @Size(max = 60) String condition) {}
 
     record PainEntry(
             @NotNull @Size(max = 20) String where,

@@ -2,6 +2,7 @@ package app.hodegon.server.phone;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Notice;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan;
@@ -61,7 +62,7 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
                 throw new Invalid(field + ".block", "must be 0 to " + (MOST_BLOCKS - 1) + ".");
             }
             if (!seen.add(block.block())) throw new Invalid(field + ".block", "is there twice.");
-            results.add(Invalid.in(field, () -> result(field, block)));
+            results.add(Invalid.in(field, () -> result(field, block, day)));
         }
         PracticeSession session = Invalid.in(
                 "note",
@@ -98,7 +99,7 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
         });
     }
 
-    private BlockResult result(String field, BlockEntry entry) {
+    private BlockResult result(String field, BlockEntry entry, Optional<DayView> day) {
         if (!library.has(entry.drill())) throw new Invalid(field + ".drill", "is no drill of this coach's library.");
         Optional<Notice> notice = library.drill(entry.drill()).notice();
         for (String said : entry.noticed()) {
@@ -106,13 +107,29 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
                 throw new Invalid(field + ".noticed", "holds what the drill does not ask for: " + said + ".");
             }
         }
+        Rung rung = Identified.of(Rung.class, entry.rung());
+        Form form = entry.form() == null ? planned(entry, day) : Identified.of(Form.class, entry.form());
+        if (rung.withBall() == (form == Form.NONE)) {
+            throw new Invalid(field + ".form", "does not go with the rung " + rung.id() + ": " + form.id() + ".");
+        }
         return new BlockResult(
                 entry.block(),
                 Identified.of(Fault.class, entry.fault()),
                 entry.drill(),
-                Identified.of(Rung.class, entry.rung()),
+                rung,
                 Identified.of(Plan.Kind.class, entry.kind()),
                 entry.marks(),
-                entry.noticed());
+                entry.noticed(),
+                form,
+                Optional.ofNullable(entry.condition()));
+    }
+
+    /** The form of a block from a phone that does not say it yet. */
+    private static Form planned(BlockEntry entry, Optional<DayView> day) {
+        return day.filter(d -> entry.block() < d.blocks().size())
+                .map(d -> d.blocks().get(entry.block()))
+                .filter(b -> b.rung().equals(entry.rung()))
+                .map(b -> Identified.of(Form.class, b.form()))
+                .orElseGet(() -> Form.usual(Identified.of(Rung.class, entry.rung())));
     }
 }

@@ -6,11 +6,11 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
-import app.hodegon.core.plan.Shoes;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
@@ -43,7 +43,8 @@ class DraftController {
             @NotEmpty @Size(max = 2) List<@NotNull @Valid FocusEntry> focus,
             @Size(max = 30) List<String> likely,
             @NotNull LocalDate from,
-            @NotNull LocalDate nextLesson) {}
+            @NotNull LocalDate nextLesson,
+            Boolean oneThing) {}
 
     record DraftStudent(
             @NotNull @Size(max = 20) String handedness,
@@ -53,7 +54,8 @@ class DraftController {
             @Size(max = 40) List<String> kit,
             @Size(max = 7) Map<String, @Valid SlotEntry> week,
             @Size(max = 20) String shoes,
-            @Size(max = 200) List<@NotNull @Valid DoneEntry> doneBefore) {}
+            @Size(max = 200) List<@NotNull @Valid DoneEntry> doneBefore,
+            @Size(max = 10) Map<String, @NotNull @Size(max = 20) String> grounds) {}
 
     record DoneEntry(
             @NotNull @Size(max = 60) String drill,
@@ -90,12 +92,13 @@ class DraftController {
             throw new Invalid("nextLesson", "nextLesson must be within " + PlanRequest.LONGEST + " days of from.");
         }
         return new PlanRequest(
-                student,
-                DiagnosisController.approach(request.approach()),
-                focus,
-                likely,
-                request.from(),
-                request.nextLesson());
+                        student,
+                        DiagnosisController.approach(request.approach()),
+                        focus,
+                        likely,
+                        request.from(),
+                        request.nextLesson())
+                .with(new PlanRequest.Settings(Boolean.TRUE.equals(request.oneThing()), false));
     }
 
     private static Student student(DraftStudent entry) {
@@ -120,6 +123,7 @@ class DraftController {
                 entry.shoes() == null
                         ? Shoes.SOFT
                         : Invalid.in("student.shoes", () -> Identified.of(Shoes.class, entry.shoes())),
-                done);
+                done,
+                StudentEntry.grounds(entry.grounds()));
     }
 }

@@ -9,6 +9,7 @@ import app.hodegon.server.student.Students;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.Map;
+import java.util.Optional;
 import org.springframework.stereotype.Service;
 
 /** What is to be expected of a plan, after what was practised. */
@@ -31,20 +32,22 @@ class Outlooks {
     }
 
     /** The chance of each step of a plan that begins on that day. */
-    Map<Plan.Step, Forecast.Outlook> of(StoredStudent student, Plan plan, LocalDate begins, LocalDate today) {
+    Map<Plan.Step, Forecast.Outlook> of(
+            StoredStudent student, Plan plan, PlanTerms terms, LocalDate begins, LocalDate today) {
         return Forecast.of(
                 plan,
-                student.profile().level(),
+                terms.equipped(student.profile()),
                 drills.of(student.coachId()),
                 new Forecast.History(
-                        practice.since(student.id(), begins.minusDays(MEMORY)), practice.ladder(student.id()), today));
+                        practice.since(student.id(), begins.minusDays(MEMORY)), practice.ladder(student.id()), today),
+                terms.lessonCheck() ? Optional.of(terms.nextLesson()) : Optional.empty());
     }
 
     /** A plan the student has, with the chances as they are now. */
     StoredPlan with(StoredPlan plan) {
         if (!plan.assigned()) return plan;
         StoredStudent student = students.byId(plan.studentId());
-        return plan.with(
-                plan.plan().with(of(student, plan.plan().toPlan(), plan.from(), today.ofStudent(student.id()))));
+        return plan.with(plan.plan()
+                .with(of(student, plan.plan().toPlan(), plan.terms(), plan.from(), today.ofStudent(student.id()))));
     }
 }

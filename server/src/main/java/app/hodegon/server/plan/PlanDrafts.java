@@ -1,5 +1,6 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.core.drill.Joint;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
@@ -109,10 +110,14 @@ public class PlanDrafts {
         Planner planner = new Planner(drills.of(student.coachId()));
         Plan plan = Invalid.in("edits", () -> planner.plan(request));
         return PlanView.of(
-                plan,
-                outlooks.of(student, plan, request.from(), request.from()),
-                planner.expectedGates(request, plan),
-                running.map(r -> r.daysBefore(request.from())).orElse(List.of()));
+                        plan,
+                        outlooks.of(student, plan, terms, request.from(), request.from()),
+                        planner.expected(request, plan).gates(),
+                        running.map(r -> r.daysBefore(request.from())).orElse(List.of()))
+                .sparing(requests.spared(student, lesson, terms).stream()
+                        .map(Joint::id)
+                        .sorted()
+                        .toList());
     }
 
     /** What a smaller plan would ask for, before it is made. */

@@ -47,7 +47,7 @@ class PlanOffers {
         Planner planner = new Planner(drills.of(student.coachId()));
         Plan plan = planner.plan(request);
         return OffersView.of(
-                current.terms(), request, plan, planner.expectedGates(request, plan), Offers.of(request, planner));
+                current.terms(), request, plan, planner.expected(request, plan), Offers.of(request, planner));
     }
 
     /** Drills that could take the place of a step's, the best first. */

@@ -2,7 +2,9 @@ package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Joint;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
@@ -19,6 +21,7 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
@@ -31,6 +34,9 @@ class PlanRequests {
 
     /** What a smaller plan asks for of each day's minutes. */
     private static final double SMALLER = 0.6;
+
+    /** Pain of so many days before a lesson still counts. */
+    private static final int SORE_FOR = 21;
 
     private final Lessons lessons;
     private final PracticeLog practice;
@@ -64,15 +70,10 @@ class PlanRequests {
             throw new Invalid("nextLesson", "Every day of this plan lies behind: set a later next lesson.");
         }
         DrillLibrary library = drills.of(student.coachId());
-        Student withHistory = new Student(
-                profile.hand(),
-                profile.level(),
-                profile.age(),
-                profile.flags(),
-                profile.kit(),
-                week,
-                profile.shoes(),
-                practice.ladder(student.id()).done().stream()
+        Student withHistory = terms.equipped(profile)
+                .with(week)
+                .sparing(spared(student, lesson, terms))
+                .after(practice.ladder(student.id()).done().stream()
                         .filter(d -> library.has(d.drill()))
                         .toList());
         return Invalid.in(
@@ -88,7 +89,24 @@ class PlanRequests {
                         from,
                         terms.nextLesson(),
                         Set.copyOf(practice.stopped(student.id())),
-                        terms.toEdits().from(from).with(gates.of(student.id()))));
+                        terms.toEdits().from(from).with(gates.of(student.id())),
+                        terms.settings()));
+    }
+
+    /**
+     * Joints that are spared though nobody flagged them: a sore back of the lesson, and where pain was reported in the
+     * weeks up to it and since; until the coach takes them off.
+     */
+    Set<Joint> spared(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
+        Set<Joint> sore = EnumSet.noneOf(Joint.class);
+        if (lesson.before().signs().getOrDefault(Sign.BACK_SORENESS, false)) sore.add(Joint.BACK);
+        practice.since(student.id(), lesson.heldOn().minusDays(SORE_FOR)).stream()
+                .flatMap(s -> s.pain().stream())
+                .filter(p -> p.score() > 0)
+                .forEach(p -> sore.add(p.where()));
+        sore.removeAll(StudentEntry.set("unspared", Joint.class, terms.unspared()));
+        sore.removeAll(student.profile().flags());
+        return sore;
     }
 
     /** Today, or the day after the last one practised; never before the plan begins. */

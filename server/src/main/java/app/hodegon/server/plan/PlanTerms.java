@@ -1,6 +1,7 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits;
 import app.hodegon.core.plan.Edits.Dropped;
@@ -8,6 +9,7 @@ import app.hodegon.core.plan.Edits.Locked;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.PlanRequest;
+import app.hodegon.core.plan.Student;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.student.StudentEntry;
@@ -33,6 +35,10 @@ import java.util.stream.Stream;
  * @param firstFaultOnly whether the second fault waits
  * @param edits what the coach decided; null for nothing
  * @param smaller whether each day asks for less than the week has; null for no
+ * @param oneThing whether it is a block of one thing; null for no
+ * @param lessonCheck whether the next lesson begins with ten scored balls that count as a check; null for no
+ * @param kit what the student will have for it besides their own; null for nothing
+ * @param unspared sore joints that the coach no longer spares; null for none
  */
 public record PlanTerms(
         @NotNull LocalDate from,
@@ -40,7 +46,11 @@ public record PlanTerms(
         @Size(max = 7) Map<String, @Valid SlotEntry> week,
         Boolean firstFaultOnly,
         @Valid EditsEntry edits,
-        Boolean smaller) {
+        Boolean smaller,
+        Boolean oneThing,
+        Boolean lessonCheck,
+        @Size(max = 40) List<@NotNull @Size(max = 20) String> kit,
+        @Size(max = 10) List<@NotNull @Size(max = 20) String> unspared) {
 
     public record EditsEntry(
             @NotNull @Size(max = 200) List<@NotNull @Valid LockedEntry> locked,
@@ -117,16 +127,26 @@ public record PlanTerms(
         firstFaultOnly = firstFaultOnly != null && firstFaultOnly;
         if (edits == null) edits = EditsEntry.NONE;
         smaller = smaller != null && smaller;
+        oneThing = oneThing != null && oneThing;
+        lessonCheck = lessonCheck != null && lessonCheck;
+        kit = kit == null ? List.of() : List.copyOf(kit);
+        unspared = unspared == null ? List.of() : List.copyOf(unspared);
     }
 
     /** Without edits, in the student's own week. */
     public static PlanTerms between(LocalDate from, LocalDate nextLesson) {
-        return new PlanTerms(from, nextLesson, null, false, null, false);
+        return new PlanTerms(from, nextLesson, null, false, null, false, false, false, null, null);
+    }
+
+    /** With what the coach decided about it. */
+    PlanTerms with(EditsEntry others) {
+        return new PlanTerms(
+                from, nextLesson, week, firstFaultOnly, others, smaller, oneThing, lessonCheck, kit, unspared);
     }
 
     /** Asking for less each day, or again for what the week has. */
     PlanTerms smaller(boolean less) {
-        return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, less);
+        return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, less, oneThing, lessonCheck, kit, unspared);
     }
 
     /** Without what would keep these drills in the plan. */
@@ -137,7 +157,7 @@ public record PlanTerms(
                 edits.chosen().stream().filter(c -> !drills.contains(c.drill())).toList(),
                 edits.skipped(),
                 edits.shortSets());
-        return new PlanTerms(from, nextLesson, week, firstFaultOnly, others, smaller);
+        return with(others);
     }
 
     /**
@@ -167,7 +187,28 @@ public record PlanTerms(
                 sameWeek ? week : StudentEntry.slots(changed.student().week()),
                 firstFaultOnly || changed.focus().size() < asked.focus().size(),
                 edits.choosing(changed.edits()),
-                smaller && sameWeek);
+                smaller && sameWeek,
+                changed.settings().oneThing(),
+                changed.settings().lessonCheck(),
+                Stream.concat(
+                                kit.stream(),
+                                changed.student().kit().stream()
+                                        .filter(k -> !asked.student().kit().contains(k))
+                                        .map(Equipment::id))
+                        .distinct()
+                        .toList(),
+                unspared);
+    }
+
+    PlanRequest.Settings settings() {
+        return new PlanRequest.Settings(oneThing, lessonCheck);
+    }
+
+    /** The student with what they will have for this plan. */
+    Student equipped(Student student) {
+        Student with = student;
+        for (Equipment item : StudentEntry.set("kit", Equipment.class, kit)) with = with.with(item);
+        return with;
     }
 
     Edits toEdits() {

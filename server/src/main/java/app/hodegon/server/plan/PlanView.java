@@ -1,6 +1,8 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Form;
+import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
@@ -20,6 +22,7 @@ import java.util.stream.Stream;
  *
  * @param expectedGates gates a typical student of this level will have passed by the next lesson; null where nothing is
  *     forecast
+ * @param spared joints that a sore lesson or pain reported since spares like a flag; null for none
  */
 public record PlanView(
         @NotNull List<StepView> route,
@@ -29,7 +32,8 @@ public record PlanView(
         @NotNull List<KitView> kit,
         @NotNull List<LeftOutView> leftOut,
         @NotNull List<String> cautions,
-        @NotNull List<WarningView> warnings) {
+        @NotNull List<WarningView> warnings,
+        List<String> spared) {
 
     /**
      * @param gate null where preparing is done or not
@@ -98,6 +102,15 @@ public record PlanView(
         }
     }
 
+    /**
+     * @param balls real golf balls among the reps
+     * @param condition id of the half-step; null for the plain form
+     * @param conditionLabel the half-step in a few words; null for the plain form
+     * @param conditionDo what is different under it; null for the plain form
+     * @param form what the club meets
+     * @param strikes reps on which the club meets something, of whatever form
+     * @param speed percent of full speed
+     */
     public record BlockView(
             @NotNull String fault,
             @NotNull String drill,
@@ -112,7 +125,23 @@ public record PlanView(
             @NotNull boolean scored,
             @NotNull int contrast,
             @NotNull boolean locked,
-            @NotNull boolean harder) {
+            @NotNull boolean harder,
+            String condition,
+            String conditionLabel,
+            String conditionDo,
+            @NotNull String form,
+            @NotNull int strikes,
+            @NotNull int speed) {
+
+        /** Blocks stored before there were forms had real balls, at the rung's usual speed. */
+        public BlockView {
+            if (form == null) {
+                Rung of = Identified.of(Rung.class, rung);
+                form = Form.usual(of).id();
+                strikes = balls;
+                speed = of.speed();
+            }
+        }
 
         public int reps() {
             return sets * repsPerSet;
@@ -127,13 +156,16 @@ public record PlanView(
                     sets,
                     repsPerSet,
                     restSeconds,
-                    balls,
+                    strikes,
                     (int) Math.round(minutes * 60),
                     cue,
                     scored,
                     contrast,
                     locked,
-                    harder);
+                    harder,
+                    Optional.ofNullable(condition).map(c -> HalfStep.stored(c, conditionLabel, conditionDo)),
+                    Identified.of(Form.class, form),
+                    speed);
         }
     }
 
@@ -208,7 +240,14 @@ public record PlanView(
                 plan.cautions(),
                 plan.warnings().stream()
                         .map(w -> new WarningView(w.code(), w.text()))
-                        .toList());
+                        .toList(),
+                null);
+    }
+
+    /** The same, saying which joints are spared. */
+    PlanView sparing(List<String> joints) {
+        return new PlanView(
+                route, days, totals, expectedGates, kit, leftOut, cautions, warnings, joints.isEmpty() ? null : joints);
     }
 
     private static StepView step(Plan.Step step, Forecast.Outlook outlook) {
@@ -246,7 +285,8 @@ public record PlanView(
                 kit,
                 leftOut,
                 cautions,
-                warnings);
+                warnings,
+                spared);
     }
 
     private static GateView gate(Gate gate) {
@@ -276,7 +316,13 @@ public record PlanView(
                 block.scored(),
                 block.contrast(),
                 block.locked(),
-                block.harder());
+                block.harder(),
+                block.condition().map(HalfStep::id).orElse(null),
+                block.condition().map(HalfStep::label).orElse(null),
+                block.condition().map(HalfStep::action).orElse(null),
+                block.form().id(),
+                block.strikes(),
+                block.speed());
     }
 
     /** Minutes with one decimal. */

@@ -68,7 +68,7 @@ class Templates {
         StoredLesson lesson = lessons.toChange(coach, lessonId);
         LocalDate from = lesson.heldOn().plusDays(1);
         Set<String> focus = lesson.focus().stream().map(Fault::id).collect(Collectors.toSet());
-        PlanTerms bare = new PlanTerms(from, from.plusDays(template.days()), null, false, null, false);
+        PlanTerms bare = PlanTerms.between(from, from.plusDays(template.days()));
         // Laid once without, so that what this student may do can be asked.
         drafts.draft(coach, lessonId, bare);
         EditsEntry edits = new EditsEntry(
@@ -82,7 +82,7 @@ class Templates {
                         .filter(s -> focus.contains(s.fault()))
                         .toList(),
                 List.of());
-        return drafts.draft(coach, lessonId, new PlanTerms(from, bare.nextLesson(), null, false, edits, false));
+        return drafts.draft(coach, lessonId, bare.with(edits));
     }
 
     private boolean mayDo(Account coach, UUID lessonId, ChosenEntry chosen) {

@@ -1,6 +1,8 @@
 package app.hodegon.server.practice;
 
 import static app.hodegon.server.db.Tables.DRILL_STOP;
+import static app.hodegon.server.db.Tables.LESSON;
+import static app.hodegon.server.db.Tables.LESSON_CHECK;
 import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
@@ -9,6 +11,7 @@ import static org.jooq.impl.DSL.length;
 import static org.jooq.impl.DSL.min;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan;
@@ -27,7 +30,9 @@ import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -38,7 +43,7 @@ import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record4;
-import org.jooq.Record7;
+import org.jooq.Record8;
 import org.jooq.Result;
 import org.jooq.SelectSeekStep3;
 import org.springframework.stereotype.Repository;
@@ -103,16 +108,43 @@ class PracticeRepository {
 
     /** All full check sets of a student, in the order done. */
     List<CheckSet> checks(UUID student) {
-        return checks(PRACTICE_SESSION.STUDENT_ID.eq(student)).fetch(PracticeRepository::check);
+        List<CheckSet> all = new ArrayList<>(inLessons(student));
+        all.addAll(checks(PRACTICE_SESSION.STUDENT_ID.eq(student)).fetch(PracticeRepository::check));
+        // A lesson's check comes before anything practised on its day.
+        all.sort(Comparator.comparing(CheckSet::on));
+        return all;
+    }
+
+    private List<CheckSet> inLessons(UUID student) {
+        return db.select(LESSON.HELD_ON, LESSON_CHECK.FAULT, LESSON_CHECK.DRILL, LESSON_CHECK.RUNG, LESSON_CHECK.GOOD)
+                .from(LESSON_CHECK)
+                .join(LESSON)
+                .on(LESSON.ID.eq(LESSON_CHECK.LESSON_ID))
+                .where(LESSON.STUDENT_ID.eq(student))
+                .orderBy(LESSON.HELD_ON, LESSON.CREATED_AT, LESSON_CHECK.FAULT)
+                .fetch(row -> CheckSet.inLesson(
+                        row.value1(),
+                        Identified.of(Fault.class, row.value2()),
+                        row.value3(),
+                        Identified.of(Rung.class, row.value4()),
+                        row.value5()));
+    }
+
+    /** What was stored before there were forms was done with a range ball. */
+    private static Form form(String stored, String rung) {
+        return stored == null ? Form.usual(Identified.of(Rung.class, rung)) : Identified.of(Form.class, stored);
     }
 
     /** All full check sets by plan, in the order done. */
     Map<UUID, List<CheckSet>> checks(Collection<UUID> plans) {
-        return checks(PRACTICE_SESSION.PLAN_ID.in(plans)).fetchGroups(Record7::value7, PracticeRepository::check);
+        return checks(PRACTICE_SESSION.PLAN_ID.in(plans)).fetchGroups(Record8::value7, PracticeRepository::check);
     }
 
     private SelectSeekStep3<
-                    Record7<LocalDate, Short, String, String, String, String, UUID>, LocalDate, OffsetDateTime, Short>
+                    Record8<LocalDate, Short, String, String, String, String, UUID, String>,
+                    LocalDate,
+                    OffsetDateTime,
+                    Short>
             checks(Condition which) {
         return db.select(
                         PRACTICE_SESSION.PRACTICE_DAY,
@@ -121,7 +153,8 @@ class PracticeRepository {
                         PRACTICE_BLOCK.DRILL,
                         PRACTICE_BLOCK.RUNG,
                         PRACTICE_BLOCK.MARKS,
-                        PRACTICE_SESSION.PLAN_ID)
+                        PRACTICE_SESSION.PLAN_ID,
+                        PRACTICE_BLOCK.FORM)
                 .from(PRACTICE_SESSION)
                 .join(PRACTICE_BLOCK)
                 .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
@@ -131,7 +164,7 @@ class PracticeRepository {
                 .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT, PRACTICE_BLOCK.BLOCK);
     }
 
-    private static CheckSet check(Record7<LocalDate, Short, String, String, String, String, UUID> row) {
+    private static CheckSet check(Record8<LocalDate, Short, String, String, String, String, UUID, String> row) {
         return new CheckSet(
                 row.value1(),
                 Identified.of(Fault.class, row.value3()),
@@ -139,7 +172,9 @@ class PracticeRepository {
                 Identified.of(Rung.class, row.value5()),
                 (int) row.value6().chars().filter(c -> c == '+').count(),
                 row.value6().length(),
-                Optional.ofNullable(row.value2()).map(Feel::new));
+                Optional.ofNullable(row.value2()).map(Feel::new),
+                form(row.value8(), row.value5()),
+                false);
     }
 
     Set<UUID> unread(UUID student) {
@@ -229,7 +264,9 @@ class PracticeRepository {
                                 b.getMarks(),
                                 b.getNoticed().isEmpty()
                                         ? List.of()
-                                        : List.of(b.getNoticed().split(",", -1))))
+                                        : List.of(b.getNoticed().split(",", -1)),
+                                form(b.getForm(), b.getRung()),
+                                Optional.ofNullable(b.getHalfStep())))
                         .toList(),
                 Optional.ofNullable(row.getFeel()).map(Feel::new),
                 Optional.ofNullable(row.getPainWhere())
@@ -291,7 +328,9 @@ class PracticeRepository {
                                 b.rung().id(),
                                 b.kind().id(),
                                 b.marks(),
-                                String.join(",", b.noticed())))
+                                String.join(",", b.noticed()),
+                                b.form().id(),
+                                b.condition().orElse(null)))
                         .toList())
                 .execute();
         db.batchInsert(session.balls().counts().entrySet().stream()

@@ -1,11 +1,12 @@
 package app.hodegon.server.student;
 
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Ground;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Level;
-import app.hodegon.core.plan.Shoes;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.swing.Handedness;
@@ -30,6 +31,7 @@ import java.util.stream.Collectors;
  * What a coach knows of a student, on the wire.
  *
  * @param week minutes and place by weekday (mon to sun); days left out are free
+ * @param grounds what a place has underfoot, by place, where it is not the usual; null for the usual everywhere
  */
 public record StudentEntry(
         @NotBlank @Plain @Size(max = 100) String name,
@@ -44,7 +46,12 @@ public record StudentEntry(
         @NotNull @Size(max = 500) String complaint,
         @NotNull @Size(max = 10) List<String> flags,
         @NotNull @Size(max = 40) List<String> kit,
-        @NotNull @Size(max = 7) Map<String, @Valid SlotEntry> week) {
+        @NotNull @Size(max = 7) Map<String, @Valid SlotEntry> week,
+        @Size(max = 10) Map<String, @NotNull @Size(max = 20) String> grounds) {
+
+    public StudentEntry {
+        if (grounds == null) grounds = Map.of();
+    }
 
     public record SlotEntry(
             @NotNull Integer minutes,
@@ -60,7 +67,18 @@ public record StudentEntry(
                 set("kit", Equipment.class, kit),
                 week(week),
                 Invalid.in("shoes", () -> Identified.of(Shoes.class, shoes)),
-                List.of());
+                List.of(),
+                grounds(grounds));
+    }
+
+    /** Reads grounds; null is the usual everywhere. */
+    public static Map<Place, Ground> grounds(Map<String, String> grounds) {
+        Map<Place, Ground> read = new EnumMap<>(Place.class);
+        if (grounds == null) return read;
+        grounds.forEach((place, ground) -> read.put(
+                Invalid.in("grounds", () -> Identified.of(Place.class, place)),
+                Invalid.in("grounds." + place, () -> Identified.of(Ground.class, ground))));
+        return read;
     }
 
     /** Reads a set of identifiers; null is the empty set. */
@@ -106,6 +124,10 @@ public record StudentEntry(
     }
 
     public static StudentEntry of(String name, String complaint, String units, Student profile) {
+        Map<String, String> grounds = new LinkedHashMap<>();
+        profile.grounds().entrySet().stream()
+                .sorted(Map.Entry.comparingByKey())
+                .forEach(e -> grounds.put(e.getKey().id(), e.getValue().id()));
         return new StudentEntry(
                 name,
                 profile.hand().id(),
@@ -116,6 +138,7 @@ public record StudentEntry(
                 complaint,
                 profile.flags().stream().map(Joint::id).sorted().toList(),
                 profile.kit().stream().sorted().map(Equipment::id).toList(),
-                slots(profile.week()));
+                slots(profile.week()),
+                grounds);
     }
 }

@@ -14,11 +14,12 @@ import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.select;
 
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Ground;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Level;
-import app.hodegon.core.plan.Shoes;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.swing.Handedness;
@@ -30,6 +31,7 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.Arrays;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -168,7 +170,21 @@ class StudentRepository {
                 STUDENT.AGE_BAND, profile.age().id(),
                 STUDENT.SHOES, profile.shoes().id(),
                 STUDENT.FLAGS, ids(profile.flags()),
-                STUDENT.KIT, ids(profile.kit()));
+                STUDENT.KIT, ids(profile.kit()),
+                STUDENT.GROUNDS,
+                        profile.grounds().entrySet().stream()
+                                .map(e -> e.getKey().id() + "=" + e.getValue().id())
+                                .sorted()
+                                .toArray(String[]::new));
+    }
+
+    private static Map<Place, Ground> grounds(String[] stored) {
+        Map<Place, Ground> grounds = new EnumMap<>(Place.class);
+        for (String one : stored) {
+            String[] parts = one.split("=", 2);
+            grounds.put(Identified.of(Place.class, parts[0]), Identified.of(Ground.class, parts[1]));
+        }
+        return grounds;
     }
 
     private static String[] ids(Set<? extends Identified> values) {
@@ -270,7 +286,8 @@ class StudentRepository {
                 set(Equipment.class, row.get(STUDENT.KIT)),
                 week,
                 Identified.of(Shoes.class, row.get(STUDENT.SHOES)),
-                List.of());
+                List.of(),
+                grounds(row.get(STUDENT.GROUNDS)));
         return new StoredStudent(
                 row.get(STUDENT.ID),
                 row.get(STUDENT.COACH_ID),

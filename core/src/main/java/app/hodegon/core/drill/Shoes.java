@@ -1,4 +1,4 @@
-package app.hodegon.core.plan;
+package app.hodegon.core.drill;
 
 import app.hodegon.core.swing.Identified;
 

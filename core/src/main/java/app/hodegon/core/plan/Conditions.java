@@ -1,0 +1,97 @@
+package app.hodegon.core.plan;
+
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.HalfStep;
+import app.hodegon.core.drill.Joint;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.swing.Handedness;
+import java.util.ArrayList;
+import java.util.HashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Which half-steps a student may do of a drill, and which one a day of it takes. */
+final class Conditions {
+
+    /** Days under one half-step before the next comes up; the moves of a set take one each. */
+    private static final int DAYS_EACH = 2;
+
+    private final PlanRequest request;
+    private final DrillLibrary library;
+    private final DrillChoice choice;
+    private final Map<Key, List<HalfStep>> allowed = new HashMap<>();
+
+    private record Key(Fault fault, String drill, Rung rung, Place place) {}
+
+    Conditions(PlanRequest request, DrillLibrary library, DrillChoice choice) {
+        this.request = request;
+        this.library = library;
+        this.choice = choice;
+    }
+
+    /**
+     * In the order in which they are to be tried on a day; an empty one is the plain form. The first two days are plain,
+     * but for a set, which begins with its first move.
+     *
+     * @param worked days of this drill's rung so far
+     */
+    List<Optional<HalfStep>> on(Fault fault, Drill drill, Rung rung, Place place, int worked) {
+        List<HalfStep> steps =
+                allowed.computeIfAbsent(new Key(fault, drill.id(), rung, place), k -> safe(fault, drill, rung, place));
+        List<HalfStep> moves =
+                steps.stream().filter(s -> s.kind() == HalfStep.Kind.MOVE).toList();
+        if (worked < moves.size()) return List.of(Optional.of(moves.get(worked)), Optional.empty());
+        List<Optional<HalfStep>> round = new ArrayList<>();
+        round.add(Optional.empty());
+        steps.stream().filter(s -> s.kind() != HalfStep.Kind.MOVE).forEach(s -> round.add(Optional.of(s)));
+        int first = (worked - moves.size()) / DAYS_EACH % round.size();
+        List<Optional<HalfStep>> turned = new ArrayList<>(round.subList(first, round.size()));
+        turned.addAll(round.subList(0, first));
+        return turned;
+    }
+
+    /** Those that neither hurt nor need what is not there; always at least one. */
+    private List<HalfStep> safe(Fault fault, Drill drill, Rung rung, Place place) {
+        Handedness hand = request.student().hand();
+        List<HalfStep> safe = library.halfSteps(drill, rung).stream()
+                .filter(s -> isSafe(s, fault, drill, place))
+                .map(s -> s.said(hand))
+                .toList();
+        if (safe.stream().anyMatch(s -> s.kind() != HalfStep.Kind.MOVE)) return safe;
+        List<HalfStep> more = new ArrayList<>(safe);
+        HalfStep.usual(rung).stream()
+                .filter(s -> isSafe(s, fault, drill, place))
+                .map(s -> s.said(hand))
+                .forEach(more::add);
+        return more;
+    }
+
+    private boolean isSafe(HalfStep step, Fault fault, Drill drill, Place place) {
+        boolean sound = request.student().flags().isEmpty();
+        return switch (step.kind()) {
+            case CHANGE -> sound || step.speed() <= 0;
+            case MIXED -> true;
+            case STEADY ->
+                sound
+                        && !drill.careWith().contains(Joint.BALANCE)
+                        && request.student().age() != AgeBand.SENIOR;
+            case PROP -> !drill.kit().isEmpty();
+            case MOVE ->
+                step.with().stream()
+                        .map(library::drill)
+                        .allMatch(d -> choice.objection(d).isEmpty());
+            case COMBINED ->
+                sound
+                        && step.with().stream()
+                                .map(library::drill)
+                                .allMatch(d -> choice.objection(d).isEmpty()
+                                        && d.effects().containsKey(fault)
+                                        && d.isDoneAt(place)
+                                        && d.after().isEmpty());
+        };
+    }
+}
