@@ -193,6 +193,12 @@ export const queries = {
       queryKey: ["lessons", lesson, "practised"],
       queryFn: () => api.get<string[]>(`/api/lessons/${lesson}/plan/practised`),
     }),
+  /** What can be checked at the start of a lesson, or was. */
+  lessonChecks: (lesson: string) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "checks"],
+      queryFn: () => api.get<Wire["LessonCheckView"][]>(`/api/lessons/${lesson}/checks`),
+    }),
   offers: (lesson: string) =>
     queryOptions({
       queryKey: ["lessons", lesson, "offers"],

@@ -28,6 +28,8 @@ export type Decision = Wire["DecisionView"];
 export type Compare = Wire["CompareView"];
 export type Hand = "right" | "left";
 
+export type OwnHalfStep = { id: string; label: string; do: string };
+
 /** A drill as in the drill file, with placeholders for lead and trail. */
 export type DrillSource = {
   id: string;
@@ -56,6 +58,15 @@ export type DrillSource = {
   cue: string;
   caution?: string;
   variations: string[];
+  notIn?: string[];
+  onlyOn?: string[];
+  firstFor?: string[];
+  firstForSchools?: string[];
+  /** By rung: ids of standard half-steps, or the drill's own. */
+  halfSteps?: Record<string, (string | OwnHalfStep)[]>;
+  speeds?: Record<string, number>;
+  moves?: string[];
+  combines?: string[];
   diagram?: { stance?: string; props?: Record<string, string>; press?: string[]; move?: string };
 };
 

@@ -36,6 +36,13 @@ const drill = (name: string) => ({
     press: ["trail-inner"],
     move: "turn-body",
   },
+  halfSteps: { feel: [{ id: "slower", label: "Slower", action: "Take twice the time." }] },
+  speeds: { feel: 50 } as Record<string, number>,
+  moves: [] as string[],
+  combines: [] as string[],
+  notIn: [] as string[],
+  onlyOn: [] as string[],
+  firstFor: [] as string[],
 });
 
 export const CATALOGUE: Catalogue = {
@@ -152,6 +159,12 @@ export const CATALOGUE: Catalogue = {
     { id: "range", label: "Range" },
   ],
   shoes: [{ id: "soft", label: "Soft" }],
+  grounds: [{ id: "grass", label: "Grass" }],
+  forms: [
+    { id: "none", label: "No strike", how: "", realBall: false },
+    { id: "brush", label: "Brush", how: "The club brushes a mark.", realBall: false },
+    { id: "range", label: "Range ball", how: "A real ball.", realBall: true },
+  ],
   equipment: [{ id: "disc", label: "Flying disc" }],
   rungs: [
     { id: "feel", label: "Feel", rehearsals: 0, balls: 0 },
@@ -230,6 +243,9 @@ export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
   contrast: 0,
   locked: false,
   harder: false,
+  form: "none",
+  strikes: 0,
+  speed: 50,
   ...part,
 });
 

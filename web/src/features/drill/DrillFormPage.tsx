@@ -10,6 +10,7 @@ import { Button } from "@/ui/Button";
 import { Field } from "@/ui/Field";
 import { Failed, Loading } from "@/ui/Notice";
 import { DiagramFields } from "./DiagramFields";
+import { HalfStepFields } from "./HalfStepFields";
 import { covered, idFor, NEW_DRILL, problemsByField, withRungs } from "./drillForm";
 import { type Change, Checks, type Option, Pick } from "./fields";
 import { Title } from "@/ui/Title";
@@ -78,6 +79,9 @@ function DrillForm({
   const wrong = save.error instanceof Problem ? problemsByField(save.error.fields) : {};
   const rungs = covered(drill, catalogue);
   const choices = catalogue.questions.flatMap((q) => q.choices);
+  const others = Object.values(catalogue.drills)
+    .filter((d) => d.id !== editing)
+    .map((d) => ({ id: d.id, label: d.name }));
   return (
     <form onSubmit={submit} className="grid gap-6">
       <AskBeforeLeaving when={!same(drill, begun)} />
@@ -185,6 +189,16 @@ function DrillForm({
               )}
             </Field>
           ))}
+          {rungs.map((rung) => (
+            <HalfStepFields
+              key={rung}
+              rung={catalogue.rungs.find((r) => r.id === rung)!}
+              drill={drill}
+              change={change}
+              catalogue={catalogue}
+              error={Object.entries(wrong).find(([at]) => at.startsWith(`halfSteps.${rung}`))?.[1]}
+            />
+          ))}
         </div>
         <div className="grid content-start gap-5">
           <DiagramFields drill={drill} change={change} />
@@ -229,14 +243,23 @@ function DrillForm({
             {...{ drill, change, wrong }}
             options={catalogue.joints}
           />
+          <Many label="Not in" field="notIn" {...{ drill, change, wrong }} options={catalogue.shoes} />
+          <Many label="Only on" field="onlyOn" {...{ drill, change, wrong }} options={catalogue.grounds} />
+          <Many label="First choice for" field="firstFor" {...{ drill, change, wrong }} options={choices} />
           <Many
-            label="Comes after"
-            field="after"
+            label="First choice of the school"
+            field="firstForSchools"
             {...{ drill, change, wrong }}
-            options={Object.values(catalogue.drills)
-              .filter((d) => d.id !== editing)
-              .map((d) => ({ id: d.id, label: d.name }))}
+            options={catalogue.schools}
           />
+          <Many
+            label="A set of these, in this order"
+            field="moves"
+            {...{ drill, change, wrong }}
+            options={others}
+          />
+          <Many label="Goes together with" field="combines" {...{ drill, change, wrong }} options={others} />
+          <Many label="Comes after" field="after" {...{ drill, change, wrong }} options={others} />
         </div>
       </div>
     </form>
@@ -254,6 +277,12 @@ type ListField =
   | "schools"
   | "neverWith"
   | "careWith"
+  | "notIn"
+  | "onlyOn"
+  | "firstFor"
+  | "firstForSchools"
+  | "moves"
+  | "combines"
   | "after";
 
 /** Any number of a list; folded away while nothing is chosen. */

@@ -143,6 +143,9 @@ function Facts({ drill, catalogue }: { drill: Drill; catalogue: Catalogue }) {
     ["Makes worse", said(drill.clashes, catalogue.faults)],
     ["Not with a flagged", said(drill.neverWith, catalogue.joints)],
     ["At half volume with a flagged", said(drill.careWith, catalogue.joints)],
+    ["Not in", said(drill.notIn, catalogue.shoes)],
+    ["Only on", said(drill.onlyOn, catalogue.grounds)],
+    ["First choice for", said(drill.firstFor, [...choices, ...catalogue.schools])],
   ];
   return (
     <dl className="grid gap-1">
@@ -154,12 +157,38 @@ function Facts({ drill, catalogue }: { drill: Drill; catalogue: Catalogue }) {
             <dd>{value}</dd>
           </div>
         ))}
+      <HalfSteps drill={drill} catalogue={catalogue} />
+      <DrillLinks
+        term="A set of these, in this order"
+        drills={drill.moves.map((id) => catalogue.drills[id]).filter((d) => !!d)}
+      />
+      <DrillLinks
+        term="Goes together with"
+        drills={drill.combines.map((id) => catalogue.drills[id]).filter((d) => !!d)}
+      />
       <DrillLinks
         term="Comes after"
         drills={drill.after.map((id) => catalogue.drills[id]).filter((d) => !!d)}
       />
       <DrillLinks term="Leads to" drills={after} />
     </dl>
+  );
+}
+
+/** What changes from day to day within each rung. */
+function HalfSteps({ drill, catalogue }: { drill: Drill; catalogue: Catalogue }) {
+  return (
+    <div>
+      <dt className="text-soft text-sm">Half-steps</dt>
+      {catalogue.rungs
+        .filter((r) => (drill.halfSteps[r.id] ?? []).length > 0)
+        .map((r) => (
+          <dd key={r.id}>
+            {r.label}, {drill.speeds[r.id]} % speed:{" "}
+            {drill.halfSteps[r.id]!.map((s) => s.label.toLowerCase()).join(", ")}
+          </dd>
+        ))}
+    </div>
   );
 }
 

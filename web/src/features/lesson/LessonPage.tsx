@@ -24,6 +24,7 @@ import { BODY_SCREEN, CheckpointStrip, SignList, signsAt } from "./SignList";
 import { SinceLast } from "./SinceLast";
 import { SchoolOfLesson } from "./SchoolOfLesson";
 import { TakeBack } from "./TakeBack";
+import { StartCheck } from "./StartCheck";
 import { TallyKeys } from "./TallyKeys";
 import { ShotsPanel } from "../shots/ShotsPanel";
 import { useLessonEntry } from "./useLessonEntry";
@@ -181,6 +182,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           {(view === "before" || view === "after") && (
             <>
               <TallyKeys entry={entry} moment={moment} catalogue={catalogue} change={change} />
+              {view === "before" && <StartCheck lessonId={lesson.id} catalogue={catalogue} />}
               {view === "before" && (
                 <section aria-label="Signs" className="grid gap-2">
                   <CheckpointStrip

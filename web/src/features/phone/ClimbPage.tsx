@@ -3,8 +3,9 @@ import { useCatalogue } from "@/api/queries";
 import type { Catalogue } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
-import { dose } from "../plan/PlanDays";
+import { dose } from "../plan/dose";
 import { Staircase } from "../plan/Staircase";
+import { NextGate } from "./NextGate";
 import { PhoneFrame } from "./PhoneFrame";
 import { Reminder } from "./Reminder";
 import { type Today, useToday } from "./today";
@@ -52,8 +53,10 @@ function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
         practised={today.practised}
         today={today.date}
       />
+      <NextGate today={today} catalogue={catalogue} />
       <p className="text-soft text-sm">
-        Filled is done. On the right: how likely this gate is passed by your lesson on {longDay(nextLesson)}.
+        Filled is done. Your lesson is on {longDay(nextLesson)}; a chance on the right is of students like you
+        being through that gate by then.
       </p>
       {checked.length > 0 && (
         <section>

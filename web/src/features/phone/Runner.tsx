@@ -6,6 +6,7 @@ import { Button } from "@/ui/Button";
 import { Note } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { instruction } from "../drill/instruction";
+import { halfStepOf, speedOf } from "../plan/dose";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
 import { Noticing } from "./Noticing";
@@ -13,7 +14,7 @@ import {
   endsSet,
   isContrast,
   marksOf,
-  nextIsBall,
+  nextIsStrike,
   noticedOf,
   wanted,
   withMarks,
@@ -23,6 +24,14 @@ import type { Today } from "./today";
 import type { useSession } from "./useSession";
 import { Title } from "@/ui/Title";
 
+const NOW: Record<string, string> = {
+  brush: "Now brush the mark",
+  clip: "Now clip the tee",
+  "soft-ball": "Now a soft ball",
+  net: "Now a ball",
+  range: "Now a ball",
+  course: "Now a ball",
+};
 const KIND: Record<string, string> = { refresh: "To warm up", main: "Main block", check: "Check, scored" };
 
 /** One block: one cue, two large targets, pips in sets, a rest after each. */
@@ -64,7 +73,7 @@ export function Runner({
   const set = Math.floor(marks.length / block.repsPerSet);
   const lastSet = Math.max(0, set - 1);
   const inSet = marks.slice(Math.min(set, block.sets - 1) * block.repsPerSet);
-  const ball = nextIsBall(block, marks.length, rung);
+  const strike = nextIsStrike(block, marks.length);
   const contrast = isContrast(block, marks.length);
   const good = [...marks].filter((m) => m === "+").length;
   return (
@@ -90,6 +99,15 @@ export function Runner({
       <div className="grid content-start gap-3">
         <p className="font-serif text-3xl leading-tight">{block.cue}</p>
         <p>{instruction(drill, block)}</p>
+        {halfStepOf(block) && (
+          <p>
+            <strong>{block.conditionLabel}.</strong> {block.conditionDo}
+          </p>
+        )}
+        <p className="text-soft">
+          {rung.label}, {speedOf(block)}
+          {block.strikes > 0 && `. ${catalogue.forms.find((f) => f.id === block.form)?.how}`}
+        </p>
         {resting ? (
           <Rest key={marks.length} seconds={block.restSeconds} onOver={() => setResting(false)} />
         ) : (
@@ -138,8 +156,8 @@ export function Runner({
           </Button>
         ) : (
           <>
-            {block.balls > 0 && (
-              <p className="text-center font-semibold">{ball ? "Now a ball" : "Now without a ball"}</p>
+            {block.strikes > 0 && (
+              <p className="text-center font-semibold">{strike ? NOW[block.form] : "Now without a strike"}</p>
             )}
             {contrast ? (
               <div className="grid gap-2">

@@ -7,7 +7,7 @@ import { ButtonLink } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillDiagram } from "../drill/DrillDiagram";
-import { dose } from "../plan/PlanDays";
+import { dose, speedOf } from "../plan/dose";
 import { Notes } from "../practice/Notes";
 import { PhoneFrame } from "./PhoneFrame";
 import { Adult } from "./Adult";
@@ -143,7 +143,13 @@ function Day({
                   ? "to warm up"
                   : block.kind === "check"
                     ? "scored"
-                    : catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}
+                    : [
+                        catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase(),
+                        block.conditionLabel?.toLowerCase(),
+                        speedOf(block),
+                      ]
+                        .filter(Boolean)
+                        .join(", ")}
               </span>
             </span>
             <span>{dose(block)}</span>

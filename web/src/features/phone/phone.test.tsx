@@ -4,6 +4,7 @@ import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Me } from "@/api/types";
 import { longDay, plusDays, today } from "@/calendar/dates";
 import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/testing/fixtures";
+import ClimbPage from "./ClimbPage";
 import { Rest } from "./Rest";
 import RunnerPage from "./RunnerPage";
 import type { Entry } from "./session";
@@ -45,6 +46,33 @@ beforeEach(() => localStorage.clear());
 afterEach(() => {
   cleanup();
   vi.unstubAllGlobals();
+});
+
+describe("the climb", () => {
+  const gate = { good: 8, of: 10, days: 2, coachSigns: false };
+  const climbing = (chance: number, sets: { on: string; good: number; of: number }[]) => {
+    const me = meWith([block()]);
+    const route = [{ rung: "short", fault: "sway", drill: "disc-turn", gate, why: "", chance }];
+    const rungs = sets.length
+      ? [{ fault: "sway", rung: "short", drill: "disc-turn", standing: "stay", says: "Stay.", sets }]
+      : [];
+    return { ...me, rungs, plan: { ...me.plan!, plan: { ...me.plan!.plan, route } } };
+  };
+
+  it("says the next gate in the student's own terms, and no chance that is hardly one", async () => {
+    phone(climbing(0.004, []));
+    open(<ClimbPage />, { path: "/climb" });
+    expect(await screen.findByText("Next gate: Short ball")).toBeTruthy();
+    expect(document.body.textContent).toContain("8 of 10 on 2 days, the second with a real ball");
+    expect(document.body.textContent).not.toMatch(/\d %/);
+  });
+
+  it("says that one good set is left, and a chance that is worth having", async () => {
+    phone(climbing(0.42, [{ on: "2026-12-01", good: 9, of: 10 }]));
+    open(<ClimbPage />, { path: "/climb" });
+    expect(await screen.findByText(/One more set of 8 of 10 on another day, with a real ball/)).toBeTruthy();
+    expect(document.body.textContent).toContain("42 %");
+  });
 });
 
 describe("today", () => {
@@ -148,10 +176,24 @@ describe("a session", () => {
     expect(await screen.findByText(/kept on the phone/)).toBeTruthy();
   });
 
-  it("says when the next is a ball", async () => {
-    phone(meWith([block({ rung: "short", repsPerSet: 4, balls: 1 })]));
+  it("says the half-step, the speed and what a lesser strike is", async () => {
+    const brush = { rung: "short", repsPerSet: 4, strikes: 1, form: "brush", speed: 50 };
+    phone(
+      meWith([
+        block({ ...brush, condition: "slower", conditionLabel: "Slower", conditionDo: "Twice the time." }),
+      ]),
+    );
     open(<RunnerPage />, { path: "/today/practice" });
-    expect(await screen.findByText("Now without a ball")).toBeTruthy();
+    expect(await screen.findByText("Twice the time.")).toBeTruthy();
+    expect(document.body.textContent).toContain("Short ball, 50 % speed. The club brushes a mark.");
+    for (let rep = 0; rep < 3; rep++) fireEvent.click(screen.getByText("Good"));
+    expect(screen.getByText("Now brush the mark")).toBeTruthy();
+  });
+
+  it("says when the next is a ball", async () => {
+    phone(meWith([block({ rung: "short", repsPerSet: 4, balls: 1, strikes: 1, form: "range" })]));
+    open(<RunnerPage />, { path: "/today/practice" });
+    expect(await screen.findByText("Now without a strike")).toBeTruthy();
     good();
     good();
     good();

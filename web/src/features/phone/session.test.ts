@@ -7,7 +7,7 @@ import {
   firstOpen,
   marksOf,
   newId,
-  nextIsBall,
+  nextIsStrike,
   withMarks,
   withNoticed,
 } from "./session";
@@ -27,6 +27,9 @@ const block = (part: Partial<PlanBlock>): PlanBlock => ({
   contrast: 0,
   locked: false,
   harder: false,
+  form: "none",
+  strikes: 0,
+  speed: 50,
   ...part,
 });
 
@@ -55,17 +58,18 @@ describe("a session", () => {
   });
 
   it("beats the rhythm of rehearsals and balls; a check is all balls", () => {
-    const short = block({ rung: "short", repsPerSet: 4, balls: 2 });
-    const rhythm = { rehearsals: 3, balls: 1 };
-    expect([0, 1, 2, 3, 4].map((done) => nextIsBall(short, done, rhythm))).toEqual([
+    const short = block({ rung: "short", repsPerSet: 4, strikes: 2 });
+    expect([0, 1, 2, 3, 4].map((done) => nextIsStrike(short, done))).toEqual([
       false,
       false,
       false,
       true,
       false,
     ]);
-    expect(nextIsBall(block({ kind: "check", balls: 10 }), 0, rhythm)).toBe(true);
-    expect(nextIsBall(block({}), 3, rhythm)).toBe(false);
+    const transfer = block({ rung: "transfer", sets: 1, repsPerSet: 8, strikes: 6 });
+    expect([0, 1, 3, 4].map((done) => nextIsStrike(transfer, done))).toEqual([false, true, true, false]);
+    expect(nextIsStrike(block({ kind: "check", strikes: 10 }), 0)).toBe(true);
+    expect(nextIsStrike(block({}), 3)).toBe(false);
   });
 
   it("spreads the reps that are wrong on purpose, and has none where the plan has none", () => {

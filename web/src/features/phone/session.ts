@@ -56,10 +56,10 @@ function withBlock(
   block: PlanBlock,
   part: { marks?: string; noticed?: string[] },
 ): Entry {
-  const { fault, drill, rung, kind } = block;
+  const { fault, drill, rung, kind, form, condition } = block;
   const before = { marks: marksOf(entry, at), noticed: noticedOf(entry, at) };
   const others = entry.blocks.filter((b) => b.block !== at);
-  const one = { block: at, fault, drill, rung, kind, ...before, ...part };
+  const one = { block: at, fault, drill, rung, kind, form, condition, ...before, ...part };
   return { ...entry, blocks: [...others, one].sort((a, b) => a.block - b.block) };
 }
 
@@ -74,16 +74,16 @@ export function firstOpen(blocks: PlanBlock[], entry: Marked, stopped: string[])
   return open < 0 ? blocks.length : open;
 }
 
-/** Whether the coming rep is a ball, by the rhythm of rehearsals and balls. */
-export function nextIsBall(
-  block: PlanBlock,
-  done: number,
-  rhythm: { rehearsals: number; balls: number },
-): boolean {
-  if (block.balls === 0) return false;
+/** Whether the coming rep is a strike: of each set the rehearsals come in turns with their strikes. */
+export function nextIsStrike(block: PlanBlock, done: number): boolean {
+  if (block.strikes === 0) return false;
   if (block.kind === "check") return true;
-  return done % (rhythm.rehearsals + rhythm.balls) >= rhythm.rehearsals;
+  const rounds = greatestCommon(block.strikes, wanted(block));
+  const perRound = wanted(block) / rounds;
+  return done % perRound >= perRound - block.strikes / rounds;
 }
+
+const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
 
 /** Whether the coming rep is done wrong on purpose, to feel the difference: so many, evenly spread, the last of each part. */
 export function isContrast(block: PlanBlock, done: number): boolean {

@@ -19,7 +19,7 @@ import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
-import { dose } from "./PlanDays";
+import { dose } from "./dose";
 import type { PlanWork } from "./usePlanTerms";
 
 export type Chosen = { date: string; fault: string };

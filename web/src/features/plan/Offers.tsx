@@ -1,9 +1,33 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
-import type { StoredPlan } from "@/api/types";
+import type { StoredPlan, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { inDigits } from "@/ui/number";
 import type { PlanWork } from "./usePlanTerms";
+
+/** Under this a chance is small, and what would change it most stands beside it. */
+const SMALL = 0.1;
+
+/** Beside a small chance, the change that would raise it most; nothing where none would. */
+export function WouldHelp({ stored, step }: { stored: StoredPlan; step: Wire["StepView"] }) {
+  const offers = useQuery(queries.offers(stored.lessonId));
+  if (!offers.data || step.chance == null || step.chance >= SMALL) return null;
+  const of = (chances: Wire["ChanceView"][]) =>
+    chances.find((c) => c.fault === step.fault && c.rung === step.rung)?.chance ?? 0;
+  const now = of(offers.data.chances);
+  const best = offers.data.offers
+    .map((offer) => ({ text: offer.text, chance: of(offer.chances) }))
+    .sort((a, b) => b.chance - a.chance)[0];
+  if (!best || best.chance < now + 0.02) return null;
+  return (
+    <>
+      {best.text}: {percent(best.chance)} instead of {percent(now)} of such students.
+    </>
+  );
+}
+
+/** A chance in words; never a bare nought. */
+const percent = (chance: number) => (chance < 0.01 ? "hardly any" : `${Math.round(chance * 100)} %`);
 
 /** What could be given or given up for a better climb; each taken with one tap. */
 export function Offers({ stored, work }: { stored: StoredPlan; work: PlanWork }) {

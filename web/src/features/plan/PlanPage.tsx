@@ -14,12 +14,15 @@ import { BlockPanel, type Chosen } from "./BlockPanel";
 import { countOf, planners } from "./edits";
 import { GateSetting } from "./GateSetting";
 import { LaidAgain } from "./LaidAgain";
-import { Offers } from "./Offers";
+import { Offers, WouldHelp } from "./Offers";
+import { PlanSettings } from "./PlanSettings";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
 import { StoppedNote } from "./StoppedNote";
 import { TemplateTools } from "./TemplateTools";
 import { type PlanWork, usePlanTerms } from "./usePlanTerms";
+import { inDigits } from "@/ui/number";
+import { Sheet } from "@/ui/Sheet";
 import { Title } from "@/ui/Title";
 
 const DAYS_TO_NEXT = 14;
@@ -93,11 +96,7 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
               Throw the draft away
             </Button>
           )}
-          {plan && !plan.assigned && plan.plan.days.length > 0 && (
-            <Button weight="main" disabled={work.busy} onClick={() => work.handOver(plan.id)}>
-              {plan.changes.length > 0 ? "Hand the changes over" : "Hand it over"}
-            </Button>
-          )}
+          {plan && !plan.assigned && plan.plan.days.length > 0 && <HandOver plan={plan} work={work} />}
           {plan?.assigned && (
             <p role="status" className="flex min-h-11 items-center gap-2 font-semibold">
               <Check aria-hidden className="size-5" /> The student has it
@@ -140,6 +139,51 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
       )}
     </div>
   );
+}
+
+/** Under so many expected gates a plan is handed over only once the coach has seen that. */
+const FEW_GATES = 0.3;
+
+function HandOver({ plan, work }: { plan: StoredPlan; work: PlanWork }) {
+  const [asking, setAsking] = useState(false);
+  const gates = plan.plan.expectedGates ?? 1;
+  const hasGates = plan.plan.route.some((step) => step.gate);
+  const few = hasGates && gates < FEW_GATES;
+  return (
+    <>
+      <Button
+        weight="main"
+        disabled={work.busy}
+        onClick={() => (few ? setAsking(true) : work.handOver(plan.id))}
+      >
+        {plan.changes.length > 0 ? "Hand the changes over" : "Hand it over"}
+      </Button>
+      <Sheet title="Hardly a gate is to be expected" open={asking} onOpenChange={setAsking}>
+        <p>
+          With these days a typical student of this level passes {inDigits(gates)} gates by the next lesson.
+          Look at what would help first; what the student will see is what to do, not this number.
+        </p>
+        <div className="mt-4 flex flex-wrap gap-3">
+          <Button
+            weight="main"
+            disabled={work.busy}
+            onClick={() => {
+              setAsking(false);
+              work.handOver(plan.id);
+            }}
+          >
+            Hand it over all the same
+          </Button>
+          <Button onClick={() => setAsking(false)}>Look again</Button>
+        </div>
+      </Sheet>
+    </>
+  );
+}
+
+/** Reasons as one sentence. */
+function sentence(reasons: string): string {
+  return reasons ? `${reasons.charAt(0).toUpperCase()}${reasons.slice(1)}.` : "";
 }
 
 function DatesForm({ lesson, plan, work }: { lesson: Lesson; plan?: StoredPlan; work: PlanWork }) {
@@ -234,6 +278,7 @@ function PlanSheet({
       {plan.days.length > 0 && (
         <>
           <Totals plan={plan} />
+          <PlanSettings stored={stored} work={work} catalogue={catalogue} />
           <Staircase
             plan={plan}
             from={stored.from}
@@ -258,7 +303,7 @@ function PlanSheet({
           <p className="text-soft text-sm">
             Filled: done. Outlined: to come. {lesson.focus.length > 1 && "Dashed: the second fault. "}A bar
             under the day: balls may be hit there. On the right: chance of being through by{" "}
-            {shortDay(stored.nextLesson)}, from simulated students of this level.
+            {shortDay(stored.nextLesson)}, from simulated students of this level. Point at a day for its card.
           </p>
         </>
       )}
@@ -282,7 +327,10 @@ function PlanSheet({
                       </span>
                     )}
                   </p>
-                  <p className="text-soft pl-24 text-sm">{step.why}</p>
+                  <p className="text-soft pl-24 text-sm">{sentence(step.why)}</p>
+                  <p className="pl-24 text-sm">
+                    <WouldHelp stored={stored} step={step} />
+                  </p>
                 </li>
               ))}
             </ol>

@@ -32,6 +32,7 @@ export function StairBlock({
   scale,
   label,
   edit,
+  onShow,
   children,
 }: {
   tread: Tread;
@@ -41,11 +42,24 @@ export function StairBlock({
   scale: number;
   label: string;
   edit: StairEdit | undefined;
+  /** The day is pointed at, by pointer, focus or tap, or no longer. */
+  onShow: (on: boolean) => void;
   children: ReactNode;
 }) {
   const from = useRef<number>(undefined);
   const [pulled, setPulled] = useState(0);
-  if (!edit) return <g>{children}</g>;
+  const showing = {
+    onPointerEnter: () => onShow(true),
+    onPointerLeave: (event: PointerEvent) => event.pointerType === "mouse" && onShow(false),
+    onBlur: () => onShow(false),
+  };
+  if (!edit) {
+    return (
+      <g role="button" tabIndex={0} aria-label={label} onFocus={() => onShow(true)} {...showing}>
+        {children}
+      </g>
+    );
+  }
   const { stored, work, chosen, onChoose, focusRef } = edit;
   const isChosen = chosen?.date === tread.date && chosen.fault === tread.fault;
   const at = { date: tread.date, fault: tread.fault };
@@ -80,6 +94,7 @@ export function StairBlock({
         ),
       Delete: () => work.apply(dropped(stored.terms, tread.date, block)),
       Enter: () => onChoose(at),
+      Escape: () => onShow(false),
     }[event.key === "L" ? "l" : event.key];
     if (!act) return;
     act();
@@ -99,7 +114,11 @@ export function StairBlock({
       className="cursor-grab touch-none select-none"
       transform={pulled ? `translate(${pulled} 0)` : undefined}
       opacity={pulled ? 0.7 : undefined}
-      onFocus={() => onChoose(at)}
+      {...showing}
+      onFocus={() => {
+        onShow(true);
+        onChoose(at);
+      }}
       onKeyDown={onKey}
       onPointerDown={(event) => {
         from.current = event.clientX;

@@ -1,7 +1,7 @@
 import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/types";
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { instruction } from "../drill/instruction";
-import { dose } from "./PlanDays";
+import { dose } from "./dose";
 import { isStopped } from "./stopped";
 
 /** The plan on paper, in words: the same for the page, the printer and the file. */

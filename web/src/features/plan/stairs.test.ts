@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Plan, PlanBlock } from "@/api/types";
-import { stairs } from "./stairs";
+import { placed, stairs } from "./stairs";
 
 const block = (fault: string, rung: string, kind = "main"): PlanBlock => ({
   fault,
@@ -17,6 +17,9 @@ const block = (fault: string, rung: string, kind = "main"): PlanBlock => ({
   contrast: 0,
   locked: false,
   harder: false,
+  form: "none",
+  strikes: 0,
+  speed: 50,
 });
 const gate = { good: 8, of: 10, days: 2, coachSigns: false };
 const PLAN: Plan = {
@@ -63,6 +66,27 @@ describe("the staircase", () => {
     ]);
     expect(shape.treads.map((t) => t.done)).toEqual([true, false, false]);
     expect(shape.treads[0]!.reps).toBe(20);
+  });
+
+  it("names each drill once per row, over its first day, and never one over another", () => {
+    expect(shape.names.map((n) => [n.drill, n.row, n.x])).toEqual([
+      ["disc-turn", 1, 0],
+      ["disc-turn", 2, 400],
+      ["disc-turn", 0, 450],
+    ]);
+    const close = [
+      { row: 0, fault: "sway", drill: "first", x: 0 },
+      { row: 0, fault: "sway", drill: "second", x: 20 },
+      { row: 0, fault: "sway", drill: "third", x: 190 },
+      { row: 1, fault: "sway", drill: "other", x: 20 },
+    ];
+    expect(placed(close, (drill) => drill, 10, 200).map((n) => [n.text, n.x])).toEqual([
+      ["first", 0],
+      ["second", 60],
+      ["third", 150],
+      ["other", 20],
+    ]);
+    expect(placed(close, (drill) => drill, 10, 100).map((n) => n.text)).toEqual(["first", "other"]);
   });
 
   it("has a landing behind the last block of each gated rung, with its chance", () => {

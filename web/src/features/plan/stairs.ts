@@ -12,6 +12,10 @@ export type Tread = {
   rung: string;
   reps: number;
   balls: number;
+  /** What the club meets; none where nothing is struck. */
+  form: string;
+  /** The half-step in a few words; empty for the plain form. */
+  halfStep: string;
   home: boolean;
   done: boolean;
   locked: boolean;
@@ -19,12 +23,16 @@ export type Tread = {
 
 export type Landing = { row: number; fault: string; chance: number | null; x: number };
 
+/** A drill's name over the first day of its step. */
+export type Name = { row: number; fault: string; drill: string; x: number };
+
 export type Stairs = {
   rows: string[];
   days: { date: string; x: number; planned: boolean; home: boolean }[];
   dayWidth: number;
   treads: Tread[];
   landings: Landing[];
+  names: Name[];
 };
 
 const RUNGS = ["prepare", "feel", "rehearse", "short", "build", "full", "transfer"];
@@ -57,6 +65,8 @@ export function stairs(plan: Plan, from: string, until: string, practised: strin
       rung: block.rung,
       reps: block.sets * block.repsPerSet,
       balls: block.balls,
+      form: block.form,
+      halfStep: block.conditionLabel ?? "",
       home: day.place === "home",
       done: practised.includes(day.date),
       locked: block.locked,
@@ -73,5 +83,29 @@ export function stairs(plan: Plan, from: string, until: string, practised: strin
         x: on.length > 0 ? Math.max(...on.map((t) => t.x + t.width)) : width,
       };
     });
-  return { rows, days, dayWidth, treads, landings };
+  return { rows, days, dayWidth, treads, landings, names: namesOf(treads) };
+}
+
+/** Each drill once per row, over the first of its treads. */
+function namesOf(treads: Tread[]): Name[] {
+  const names: Name[] = [];
+  for (const { row, fault, drill, x } of treads) {
+    if (!names.some((n) => n.row === row && n.drill === drill)) names.push({ row, fault, drill, x });
+  }
+  return names;
+}
+
+/** Where each name stands so that none lies over another or runs out at the right; those without room are left out. */
+export function placed(names: Name[], textOf: (drill: string) => string, perLetter: number, width: number) {
+  const ends = new Map<number, number>();
+  return [...names]
+    .sort((a, b) => a.row - b.row || a.x - b.x)
+    .flatMap((name) => {
+      const text = textOf(name.drill);
+      const long = text.length * perLetter;
+      const x = Math.min(Math.max(name.x, ends.get(name.row) ?? 0), Math.max(0, width - long));
+      if (x < (ends.get(name.row) ?? 0)) return [];
+      ends.set(name.row, x + long + perLetter);
+      return [{ ...name, x, text }];
+    });
 }

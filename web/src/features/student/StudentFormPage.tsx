@@ -220,6 +220,7 @@ function StudentForm({
             onChange={(week) => set({ week })}
             error={problems.find((f) => f.field.startsWith("week"))?.message}
           />
+          <Grounds profile={profile} catalogue={catalogue} onChange={(grounds) => set({ grounds })} />
           <Ticks
             label="Joints to take care of"
             hint="Drills that load them are left out or halved. Ask; a physiotherapist's word comes before any plan."
@@ -245,6 +246,52 @@ function StudentForm({
         </Button>
       </div>
     </form>
+  );
+}
+
+/** What the places of the week have underfoot: some drills need grass, some shoes slip on a floor. */
+function Grounds({
+  profile,
+  catalogue,
+  onChange,
+}: {
+  profile: StudentProfile;
+  catalogue: Catalogue;
+  onChange: (grounds: Record<string, string>) => void;
+}) {
+  const used = catalogue.places.filter((p) =>
+    Object.values(profile.week).some((slot) => slot.place === p.id && slot.minutes > 0),
+  );
+  if (used.length === 0) return null;
+  const grounds = profile.grounds ?? {};
+  return (
+    <fieldset className="grid gap-1">
+      <legend className="font-semibold">Underfoot</legend>
+      <div className="flex flex-wrap gap-4">
+        {used.map((place) => (
+          <label key={place.id} className="grid">
+            <span className="text-soft text-sm">{place.label}</span>
+            <select
+              className="min-h-11"
+              value={grounds[place.id] ?? ""}
+              onChange={(e) => {
+                const others = Object.entries(grounds).filter(([id]) => id !== place.id);
+                onChange(
+                  Object.fromEntries(e.target.value ? [...others, [place.id, e.target.value]] : others),
+                );
+              }}
+            >
+              <option value="">as usual there</option>
+              {catalogue.grounds.map((g) => (
+                <option key={g.id} value={g.id}>
+                  {g.label}
+                </option>
+              ))}
+            </select>
+          </label>
+        ))}
+      </div>
+    </fieldset>
   );
 }
 

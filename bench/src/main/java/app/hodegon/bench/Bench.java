@@ -16,13 +16,14 @@ public final class Bench {
     private Bench() {}
 
     /**
-     * @param args the project's folder
+     * @param args the project's folder; after it {@code studies} for the studies alone
      */
     public static void main(String[] args) throws Exception {
         Path root = Path.of(args[0]);
         LookReport.write(root.resolve("docs"));
         PlanReport.write(root.resolve("docs"));
         ForecastReport.write(root.resolve("docs"));
+        if (args.length > 1 && args[1].equals("studies")) return;
         List<String> lines = new ArrayList<>(List.of(
                 "# Benchmarks",
                 "",

@@ -28,6 +28,7 @@ import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.concurrent.TimeUnit;
 import org.openjdk.jmh.annotations.Benchmark;
@@ -103,6 +104,6 @@ public class CoreBenchmark {
 
     @Benchmark
     public Map<Plan.Step, Forecast.Outlook> forecastOfThatPlan() {
-        return Forecast.of(plan, Level.IMPROVER, DrillLibrary.standard(), Forecast.History.NONE);
+        return Forecast.of(plan, request.student(), DrillLibrary.standard(), Forecast.History.NONE, Optional.empty());
     }
 }

@@ -53,10 +53,14 @@ class BuilderTest {
                     .first()
                     .click();
             assertThat(page.getByText("The student has it")).isVisible();
-            Locator blocks = page.getByRole(
-                            AriaRole.GROUP, new GetByRoleOptions().setName(Pattern.compile("^The climb")))
-                    .getByRole(AriaRole.BUTTON);
+            Locator climb =
+                    page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName(Pattern.compile("^The climb")));
+            climb.getByRole(AriaRole.BUTTON).first().hover();
+            assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("Main");
+            // What lies behind can be looked at and no longer be moved.
+            Locator blocks = climb.locator("g.cursor-grab");
             blocks.first().focus();
+            assertThat(page.getByRole(AriaRole.TOOLTIP)).containsText("% speed");
             page.keyboard().press("l");
             assertThat(page.getByText("One change to the planner's own")).isVisible();
             assertThat(button(page, "Unlock")).isVisible();

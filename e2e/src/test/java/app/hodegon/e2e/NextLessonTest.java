@@ -6,6 +6,7 @@ import static app.hodegon.e2e.Find.link;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
+import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
@@ -69,6 +70,10 @@ class NextLessonTest {
             button(page, "Begin a lesson").click();
             assertThat(page.getByText("practised,")).isVisible();
             button(page, "To today's first balls").click();
+            page.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName(Pattern.compile("good of ten")))
+                    .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName("8"))
+                    .click();
+            assertThat(page.getByText(Pattern.compile("^8 of 10\\."))).isVisible();
             page.keyboard().type("aaaaaaaaaacccccccccc");
             takeMeasuredBalls(page);
 

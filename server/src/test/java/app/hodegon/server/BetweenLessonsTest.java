@@ -102,6 +102,57 @@ class BetweenLessonsTest {
     }
 
     @Test
+    void aLessonBeginsWithACheckOfTheOpenRung() {
+        practise(GOOD);
+        String lesson = "/api/lessons/"
+                + coach.post("/api/students/" + student + "/lessons", null)
+                        .expect(201)
+                        .body()
+                        .path("id")
+                        .asString();
+        JsonNode open = coach.get(lesson + "/checks").expect(200).body();
+        assertThat(open.at("/0/rung").asString()).isEqualTo("feel");
+        assertThat(open.at("/0/good").isNull()).isTrue();
+        coach.put(lesson + "/checks/sway", "{\"good\":11}").refused(400);
+        coach.put(lesson + "/checks/hop", "{\"good\":8}").refused(422);
+        coach.put(lesson + "/checks/toe-fall", "{\"good\":8}").refused(422);
+        Client stranger = coach.fresh().signIn("second@demo.example", "demo-coach");
+        stranger.put(lesson + "/checks/sway", "{\"good\":8}").refused(404);
+
+        JsonNode scored =
+                coach.put(lesson + "/checks/sway", "{\"good\":9}").expect(200).body();
+        assertThat(scored.at("/0/said").asString()).contains("gate is passed");
+        coach.put(lesson + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"goes on\"}")
+                .expect(200);
+        assertThat(firstRung(lesson)).as("a check like any other").isEqualTo("rehearse");
+        assertThat(coach.delete(lesson + "/checks/sway")
+                        .expect(200)
+                        .body()
+                        .at("/0/good")
+                        .isNull())
+                .isTrue();
+        assertThat(firstRung(lesson)).isEqualTo("feel");
+    }
+
+    /** The lowest gated rung of a plan drafted in this lesson. */
+    private String firstRung(String lesson) {
+        LocalDate today = LocalDate.parse(
+                coach.get("/api/day").expect(200).body().path("date").asString());
+        return coach.put(
+                        lesson + "/plan",
+                        "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(today, today.plusDays(14)))
+                .expect(200)
+                .body()
+                .at("/plan/route")
+                .valueStream()
+                .filter(step -> !step.path("gate").isNull())
+                .findFirst()
+                .orElseThrow()
+                .path("rung")
+                .asString();
+    }
+
+    @Test
     void aStepBackOpensTheRungBelowAgain() {
         practise(GOOD);
         practise(GOOD);

@@ -3,6 +3,7 @@ package app.hodegon.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -103,6 +104,29 @@ class CalculatorTest {
         }
         assertThat(plan.path("leftOut").findValuesAsString("drill")).contains("grip-turns");
         assertThat(plan.at("/totals/reps").asInt()).isPositive();
+    }
+
+    /** Every block says its half-step, null for the plain form, and what the club meets. */
+    @Test
+    void planThatMovesOn() {
+        String request = PLAN.formatted("improver", "outer-prop", "2026-12-15");
+        JsonNode plan = client.post("/api/plans/draft", request).expect(200).body();
+        plan.path("days")
+                .forEach(day -> day.path("blocks").forEach(block -> {
+                    assertThat(block.has("condition")).isTrue();
+                    boolean home = day.path("place").asString().equals("home");
+                    assertThat(block.path("form").asString())
+                            .isIn(home ? List.of("none", "brush", "clip", "soft-ball") : List.of("none", "range"));
+                    if (home) assertThat(block.path("balls").asInt()).isZero();
+                }));
+        assertThat(plan.findValuesAsString("form")).contains("brush", "range");
+        JsonNode one = client.post("/api/plans/draft", request.replaceFirst("\\{", "{\"oneThing\":true,"))
+                .expect(200)
+                .body();
+        assertThat(one.path("cautions").valueStream().map(JsonNode::asString))
+                .anyMatch(c -> c.startsWith("A block of one thing"));
+        client.post("/api/plans/draft", request.replaceFirst("\\{", "{\"oneThing\":\"much\","))
+                .refused(400);
     }
 
     @ParameterizedTest

@@ -111,7 +111,7 @@ class PlansTest {
         draft();
         JsonNode offers = coach.get(plan + "/offers").expect(200).body();
         assertThat(offers.path("offers").findValuesAsString("code"))
-                .contains("more-minutes", "later-lesson", "fewer-rungs");
+                .contains("soft-ball", "lesson-check", "range-day", "later-lesson");
         for (JsonNode offer : offers.path("offers")) {
             JsonNode taken =
                     coach.put(plan, offer.path("terms").toString()).expect(200).body();
@@ -121,6 +121,39 @@ class PlansTest {
             assertThat(taken.at("/plan/expectedGates").asDouble())
                     .isEqualTo(offer.path("gates").asDouble());
         }
+    }
+
+    @Test
+    void aSoreBackIsSparedUntilTheCoachTakesItOff() {
+        String lesson = plan.replace("/plan", "");
+        coach.put(lesson + "/entry", SEEN.replace("\"signs\":{", "\"signs\":{\"back-soreness\":\"yes\","))
+                .expect(200);
+        JsonNode sparing = draft();
+        assertThat(sparing.at("/plan/spared/0").asString()).isEqualTo("back");
+        JsonNode whole = coach.put(
+                        plan, "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"unspared\":[\"back\"]}".formatted(from, next))
+                .expect(200)
+                .body();
+        assertThat(whole.at("/plan/spared").isMissingNode()
+                        || whole.at("/plan/spared").isNull())
+                .isTrue();
+        coach.put(plan, "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"unspared\":[\"tail\"]}".formatted(from, next))
+                .refused(422);
+    }
+
+    @Test
+    void whatTheStudentWillHaveAndHowItIsLaidAreTerms() {
+        JsonNode laid = coach.put(
+                        plan,
+                        "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"kit\":[\"foam-ball\"],\"lessonCheck\":true,\"oneThing\":false}"
+                                .formatted(from, next))
+                .expect(200)
+                .body();
+        assertThat(laid.at("/terms/kit/0").asString()).isEqualTo("foam-ball");
+        assertThat(laid.at("/terms/lessonCheck").asBoolean()).isTrue();
+        assertThat(laid.at("/plan/days").findValuesAsString("form")).contains("soft-ball");
+        coach.put(plan, "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"kit\":[\"trampoline\"]}".formatted(from, next))
+                .refused(422);
     }
 
     @Test

@@ -167,6 +167,25 @@ class RecordTest {
         coach.get("/api/students/" + ELSEWHERE).refused(404);
     }
 
+    /** A file of an earlier version has no checks of lessons, no grounds and no forms. */
+    @Test
+    void aRecordOfAnEarlierVersionComesIn(Client coach) {
+        coach.signIn("second@demo.example", "demo-coach");
+        ObjectNode earlier = fromElsewhere(coach);
+        earlier.remove("lessonCheck");
+        ((ObjectNode) earlier.at("/student/0")).remove("grounds");
+        earlier.path("practiceBlock").forEach(block -> ((ObjectNode) block).remove(List.of("form", "halfStep")));
+        earlier.path("plan").forEach(plan -> ((ObjectNode) plan).remove(List.of("printedDrills", "givenUp")));
+        coach.post("/api/records", earlier.toString()).expect(201);
+        String name = coach.get("/api/students/" + ELSEWHERE)
+                .expect(200)
+                .body()
+                .at("/profile/name")
+                .asString();
+        coach.post("/api/students/" + ELSEWHERE + "/erasure", "{\"name\":\"%s\"}".formatted(name))
+                .expect(204);
+    }
+
     @Test
     void theSchemaDescribesWhatGoesOut(Client coach) {
         coach.coach();

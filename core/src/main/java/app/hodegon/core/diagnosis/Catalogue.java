@@ -370,7 +370,7 @@ public final class Catalogue {
      * Whether sound swings do not lie beyond it, so that the further beyond it a reading lies, the less it can be chance.
      * What many swings cross, and what only another school does, stays as likely however far.
      */
-    boolean rulesOutChance(Limit limit) {
+    public boolean rulesOutChance(Limit limit) {
         return !limit.ofSchool() && leak(new Showing.OfLimit(limit)) < COMMON;
     }
 

@@ -15,12 +15,14 @@ import java.util.stream.Stream;
 final class Climb {
 
     /** What is passed is kept up after so many practice days, further and further apart. */
-    private static final int[] KEEP_UP_AFTER = {1, 2, 4, 7};
+    private static final int[] KEEP_UP_AFTER = {1, 2, 3};
 
     /** What a block of one thing wants of its movement, and after how many days it is over all the same. */
     private static final int ONE_THING_REPS = 700;
 
     private static final int ONE_THING_DAYS = 10;
+
+    private static final double ENOUGH = 1.5;
 
     private final Route route;
     private final List<Step> steps;
@@ -112,6 +114,14 @@ final class Climb {
     /** Whether a day with this main block would be one more of too many alike. */
     boolean tooAlike(Block main, int most) {
         return alike >= most && lastMain.filter(main::looksLike).isPresent();
+    }
+
+    /**
+     * Whether this step has had what it wants and half as much again: it only waits, for a real ball or for its days, and
+     * its days get shorter.
+     */
+    boolean waits(Step step) {
+        return indexOf(step) == at && repsOnStep >= ENOUGH * Dose.wantedReps(step.fault(), step.rung());
     }
 
     boolean hasPassed(Rung rung) {

@@ -23,9 +23,35 @@ final class Conditions {
     private final PlanRequest request;
     private final DrillLibrary library;
     private final DrillChoice choice;
-    private final Map<Key, List<HalfStep>> allowed = new HashMap<>();
+    private final Map<Key, Turns> turns = new HashMap<>();
 
     private record Key(Fault fault, String drill, Rung rung, Place place) {}
+
+    /**
+     * What a drill allows on a rung at a place.
+     *
+     * @param moves of a set, in their order, each with the plain form after it
+     * @param rounds what comes after them, beginning with each in turn; the plain form is among them
+     */
+    private record Turns(List<List<Optional<HalfStep>>> moves, List<List<Optional<HalfStep>>> rounds) {
+
+        static Turns of(List<HalfStep> steps) {
+            List<List<Optional<HalfStep>>> moves = steps.stream()
+                    .filter(s -> s.kind() == HalfStep.Kind.MOVE)
+                    .map(s -> List.of(Optional.of(s), Optional.<HalfStep>empty()))
+                    .toList();
+            List<Optional<HalfStep>> round = new ArrayList<>();
+            round.add(Optional.empty());
+            steps.stream().filter(s -> s.kind() != HalfStep.Kind.MOVE).forEach(s -> round.add(Optional.of(s)));
+            List<List<Optional<HalfStep>>> rounds = new ArrayList<>();
+            for (int first = 0; first < round.size(); first++) {
+                List<Optional<HalfStep>> turned = new ArrayList<>(round.subList(first, round.size()));
+                turned.addAll(round.subList(0, first));
+                rounds.add(List.copyOf(turned));
+            }
+            return new Turns(moves, List.copyOf(rounds));
+        }
+    }
 
     Conditions(PlanRequest request, DrillLibrary library, DrillChoice choice) {
         this.request = request;
@@ -40,18 +66,11 @@ final class Conditions {
      * @param worked days of this drill's rung so far
      */
     List<Optional<HalfStep>> on(Fault fault, Drill drill, Rung rung, Place place, int worked) {
-        List<HalfStep> steps =
-                allowed.computeIfAbsent(new Key(fault, drill.id(), rung, place), k -> safe(fault, drill, rung, place));
-        List<HalfStep> moves =
-                steps.stream().filter(s -> s.kind() == HalfStep.Kind.MOVE).toList();
-        if (worked < moves.size()) return List.of(Optional.of(moves.get(worked)), Optional.empty());
-        List<Optional<HalfStep>> round = new ArrayList<>();
-        round.add(Optional.empty());
-        steps.stream().filter(s -> s.kind() != HalfStep.Kind.MOVE).forEach(s -> round.add(Optional.of(s)));
-        int first = (worked - moves.size()) / DAYS_EACH % round.size();
-        List<Optional<HalfStep>> turned = new ArrayList<>(round.subList(first, round.size()));
-        turned.addAll(round.subList(0, first));
-        return turned;
+        Turns all = turns.computeIfAbsent(
+                new Key(fault, drill.id(), rung, place), k -> Turns.of(safe(fault, drill, rung, place)));
+        if (worked < all.moves().size()) return all.moves().get(worked);
+        return all.rounds()
+                .get((worked - all.moves().size()) / DAYS_EACH % all.rounds().size());
     }
 
     /** Those that neither hurt nor need what is not there; always at least one. */

@@ -19,7 +19,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
+import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
@@ -49,7 +52,11 @@ final class DrillChoice {
     private final PlanRequest request;
     private final List<Drill> allowed = new ArrayList<>();
     private final List<LeftOut> leftOut = new ArrayList<>();
+    private final Map<Drill, String> refused = new LinkedHashMap<>();
     private final List<Place> places;
+    private final Map<Where, Optional<Form>> forms = new HashMap<>();
+
+    private record Where(String drill, Place place, Rung rung) {}
 
     DrillChoice(PlanRequest request, DrillLibrary library) {
         this.request = request;
@@ -62,7 +69,10 @@ final class DrillChoice {
                     .noneMatch(f -> drill.effects().containsKey(f.fault()) || bringsAlong(drill, f.fault()))) continue;
             objection(drill)
                     .ifPresentOrElse(
-                            against -> leftOut.add(new LeftOut(drill.id(), against.reason())),
+                            against -> {
+                                leftOut.add(new LeftOut(drill.id(), against.reason()));
+                                refused.put(drill, against.reason());
+                            },
                             () -> allowed.add(drill));
         }
     }
@@ -178,6 +188,19 @@ final class DrillChoice {
                 .toList();
     }
 
+    /**
+     * The drill that would have come before the chosen one, were it not left out, with the reason.
+     *
+     * @param chosen what takes its place
+     */
+    Optional<LeftOut> insteadOf(Drill chosen, Fault fault, Rung rung, Optional<String> previous) {
+        double least = score(chosen, fault, rung, previous);
+        return refused.entrySet().stream()
+                .filter(e -> worksOn(e.getKey(), fault, rung) && score(e.getKey(), fault, rung, previous) > least)
+                .max(Comparator.comparingDouble(e -> score(e.getKey(), fault, rung, previous)))
+                .map(e -> new LeftOut(e.getKey().id(), e.getValue()));
+    }
+
     boolean possibleSomewhere(Drill drill, Rung rung) {
         return places.stream().anyMatch(p -> possibleAt(drill, p, rung));
     }
@@ -188,6 +211,10 @@ final class DrillChoice {
 
     /** What the club meets there on this rung of the drill; empty where it cannot be done. */
     Optional<Form> formAt(Drill drill, Place place, Rung rung) {
+        return forms.computeIfAbsent(new Where(drill.id(), place, rung), w -> found(drill, place, rung));
+    }
+
+    private Optional<Form> found(Drill drill, Place place, Rung rung) {
         if (!drill.isDoneAt(place) || !standsWell(drill, place)) return Optional.empty();
         return request.student().form(place, rung);
     }

@@ -46,6 +46,9 @@ final class Layout {
     /** What is passed gets this share of the reps it had. */
     private static final double KEPT_UP_SHARE = 1.0 / 3;
 
+    /** What a rung gets that has had enough and only waits for its gate. */
+    private static final double WAITING_SHARE = 0.5;
+
     /** Short balls before their rung: so many rounds, in at most this share of the time. */
     private static final int FIRST_BALL_ROUNDS = 5;
 
@@ -288,6 +291,7 @@ final class Layout {
             boolean isNew = work.climb().isNew(work.step());
             boolean keepsUp = work.climb().keepsUp(work.step());
             if (keepsUp) volume *= KEPT_UP_SHARE;
+            else if (work.climb().waits(work.step())) volume *= WAITING_SHARE;
             boolean inFives = isNew || request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
             boolean oneThing = work.climb().isOneThing(work.step());
             Dose.Sets sets = oneThing
@@ -332,6 +336,7 @@ final class Layout {
         private boolean contrastHelps(Work work, boolean isNew) {
             Rung rung = work.step().rung();
             return !isNew
+                    && !Dose.isSetUp(work.fault())
                     && rung.compareTo(Rung.FEEL) >= 0
                     && rung.compareTo(Rung.BUILD) <= 0
                     && work.fault() != Fault.REVERSE_PIVOT

@@ -112,9 +112,13 @@ final class Pacing {
         return better;
     }
 
-    /** A set of drills wants a day for each of its moves. */
+    /** A set of drills wants a day for each of its moves; a beginner one more of a movement without a ball. */
     private int fewestDays(int route, int step) {
-        return Math.max(FEWEST_DAYS, moves(routes.get(route).steps().get(step)));
+        Step at = routes.get(route).steps().get(step);
+        boolean begins = !at.rung().withBall()
+                && !Dose.isSetUp(at.fault())
+                && request.student().level() == Level.BEGINNER;
+        return Math.max(begins ? FEWEST_DAYS + 1 : FEWEST_DAYS, moves(at));
     }
 
     private int moves(Step step) {

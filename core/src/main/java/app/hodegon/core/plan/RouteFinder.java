@@ -210,6 +210,9 @@ final class RouteFinder {
         if (drill.careWith().stream().anyMatch(request.student().flags()::contains)) {
             reasons.add("at half the volume for the flagged joint");
         }
+        choice.insteadOf(drill, fault, rung, previous)
+                .ifPresent(left -> reasons.add("in place of "
+                        + library.drill(left.drill()).name().toLowerCase() + " (" + left.reason() + ")"));
         return request.student().hand().say(String.join("; ", reasons));
     }
 }

@@ -111,7 +111,8 @@ final class Warnings {
             warn(
                     "days-unused",
                     (dates.size() - days.size())
-                            + " of the days have no time or no place for what is due, and stay free.");
+                            + " of the days stay free: there is no time or no place for what is due, and what is passed is"
+                            + " kept up often enough.");
         }
     }
 
@@ -124,7 +125,7 @@ final class Warnings {
         if (!ballPlace && wanted) {
             warn(
                     "no-ball-day",
-                    "From %s to the next lesson there is no day at a net, range or course: no ball until then."
+                    "From %s to the next lesson there is no day at a net, range or course: no real ball until then. What is struck in its place counts as the first of a gate's two checks."
                             .formatted(Words.day(request.from())));
             return;
         }
@@ -135,7 +136,10 @@ final class Warnings {
                 .findFirst()
                 .ifPresent(d -> warn(
                         "ball-day-without-ball",
-                        Words.day(d.date()) + " is spent without a ball: none comes before its rung."));
+                        Words.day(d.date())
+                                + (request.approach().has(Choice.EARN_THE_BALL)
+                                        ? " is spent without a ball: none comes before its rung."
+                                        : " is spent without a ball: there is no time, or no drill, for one.")));
     }
 
     private void volumeShort() {

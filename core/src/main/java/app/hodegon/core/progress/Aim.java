@@ -27,7 +27,7 @@ public final class Aim {
 
     /**
      * For the trail share, towards the school's corridor as seen from the first reading; for other measures, away from
-     * the side on which the catalogue's faults lie.
+     * the side on which the catalogue's faults lie, or, where they lie on both, from the one that was crossed.
      */
     public static Optional<Better> of(Reading first, PressureSchool school) {
         if (first.measure() == Measure.TRAIL_SHARE) {
@@ -36,13 +36,20 @@ public final class Aim {
             return first.value() < corridor.low() ? Optional.of(Better.HIGHER) : Optional.empty();
         }
         Set<Limit.Side> faulty = new HashSet<>();
+        Set<Limit.Side> crossed = new HashSet<>();
         for (Showing showing : Catalogue.standard().showings()) {
-            if (showing instanceof Showing.OfLimit of
-                    && of.limit().measure() == first.measure()
-                    && of.limit().at().equals(first.at())) faulty.add(of.limit().side());
+            // A limit that sound swings cross too only rules another fault out: crossing it is no aim.
+            if (!(showing instanceof Showing.OfLimit of)
+                    || of.limit().measure() != first.measure()
+                    || !of.limit().at().equals(first.at())
+                    || !Catalogue.standard().rulesOutChance(of.limit())) continue;
+            Limit limit = of.limit();
+            faulty.add(limit.side());
+            double beyond = first.value() - limit.value(school);
+            if (limit.side() == Limit.Side.ABOVE ? beyond > 0 : beyond < 0) crossed.add(limit.side());
         }
-        // A drift of the pelvis has a limit on both sides; the catalogue's lower one only rules a sway out.
-        if (faulty.contains(Limit.Side.ABOVE)) return Optional.of(Better.LOWER);
-        return faulty.contains(Limit.Side.BELOW) ? Optional.of(Better.HIGHER) : Optional.empty();
+        // Where faults lie on both sides, it is the one this reading has come to that it should go back from.
+        Set<Limit.Side> away = faulty.size() == 1 ? faulty : crossed;
+        return away.stream().findFirst().map(side -> side == Limit.Side.ABOVE ? Better.LOWER : Better.HIGHER);
     }
 }

@@ -54,8 +54,8 @@ public final class Cast {
                                 Level.BEGINNER,
                                 AgeBand.JUNIOR,
                                 Set.of(),
-                                Set.of(STICK, DISC, BALL),
-                                week(10, 45, TUESDAY, THURSDAY, SUNDAY),
+                                Set.of(STICK, DISC, FOAM_BALL),
+                                atHome(15, TUESDAY, THURSDAY, SATURDAY, SUNDAY),
                                 Shoes.SOFT),
                         Map.of(Fault.FROZEN_FEET, 0.9),
                         0.75,
@@ -104,11 +104,11 @@ public final class Cast {
                                 Handedness.RIGHT,
                                 Level.BEGINNER,
                                 AgeBand.ADULT,
-                                Set.of(Joint.ANKLE),
-                                Set.of(BALL, GLOVE),
+                                Set.of(),
+                                Set.of(BALL, ROD),
                                 week(15, 60, MONDAY, WEDNESDAY, SUNDAY),
                                 Shoes.SOFT),
-                        Map.of(Fault.EARLY_SPIN, 0.9, Fault.STIFF_TRAIL_ANKLE, 1.0, Fault.OVER_THE_TOP, 0.7),
+                        Map.of(Fault.OPEN_SETUP, 0.95, Fault.OVER_THE_TOP, 0.7),
                         0.7,
                         3,
                         7,
@@ -176,10 +176,10 @@ public final class Cast {
                         Handedness.LEFT,
                         Level.IMPROVER,
                         AgeBand.ADULT,
-                        Set.of(),
+                        Set.of(Joint.KNEE),
                         Set.of(BALL, HALF_BALLS, BUCKET_BROOM),
                         week(15, 60, TUESDAY, THURSDAY, SUNDAY),
-                        Shoes.SOFT),
+                        Shoes.SPIKES),
                 Map.of(Fault.NO_LOAD, 0.9),
                 0.85,
                 3,
@@ -191,6 +191,13 @@ public final class Cast {
     private static Student student(
             Handedness hand, Level level, AgeBand age, Set<Joint> flags, Set<Equipment> kit, Week week, Shoes shoes) {
         return new Student(hand, level, age, flags, kit, week, shoes, List.of());
+    }
+
+    /** At home on these days, and nowhere else. */
+    private static Week atHome(int minutes, DayOfWeek... days) {
+        Map<DayOfWeek, Slot> slots = new EnumMap<>(DayOfWeek.class);
+        for (DayOfWeek day : days) slots.put(day, new Slot(minutes, Place.HOME));
+        return new Week(slots);
     }
 
     /** At home on these days, Saturdays at the range. */

@@ -34,6 +34,8 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.TreeSet;
+import java.util.regex.Matcher;
+import java.util.regex.Pattern;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
@@ -372,6 +374,36 @@ class PlanJudgementTest {
                         .reduce((a, b) -> b)
                         .orElseThrow())
                 .isBefore(FROM.plusDays(8));
+    }
+
+    /** What is said to close the volume is laid and closes it; what would hardly help is laid and hardly does. */
+    @Test
+    void warningsAreTrue() {
+        for (int minutes : List.of(8, 15, 40)) {
+            for (int days : List.of(2, 4)) {
+                PlanRequest request =
+                        request(student(week(Place.HOME, days, minutes)), Approach.DEFAULT, 21, Fault.SWAY);
+                Plan plan = PLANNER.plan(request);
+                String said = plan.warnings().stream()
+                        .filter(w -> w.code().equals("volume-short"))
+                        .map(Plan.Warning::text)
+                        .findFirst()
+                        .orElse("");
+                Matcher more = Pattern.compile("About (\\d+) more minutes").matcher(said);
+                int missing = plan.totals().wantedReps() - plan.totals().reps();
+                assertThat(said.isEmpty()).isEqualTo(missing <= 0);
+                if (more.find()) {
+                    Plan longer = PLANNER.plan(
+                            request.with(request.student().week().longer(Integer.parseInt(more.group(1)))));
+                    assertThat(longer.totals().reps())
+                            .isGreaterThanOrEqualTo(longer.totals().wantedReps());
+                } else if (said.contains("hardly help")) {
+                    Plan longer =
+                            PLANNER.plan(request.with(request.student().week().longer(60)));
+                    assertThat(longer.totals().reps() - plan.totals().reps()).isLessThan(missing / 2);
+                }
+            }
+        }
     }
 
     @Test

@@ -203,7 +203,7 @@ class PlannerTest {
 
     static Stream<PlanRequest> random() {
         return Stream.concat(
-                IntStream.range(0, 1000).mapToObj(seed -> random(new Random(seed))),
+                IntStream.range(0, 1400).mapToObj(seed -> random(new Random(seed))),
                 IntStream.range(0, 200)
                         .mapToObj(seed -> random(new Random(seed)))
                         .flatMap(PlannerTest::refitted));

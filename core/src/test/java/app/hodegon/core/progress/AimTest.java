@@ -43,6 +43,13 @@ class AimTest {
         assertThat(Aim.of(reading(Measure.HIP_TURN, Checkpoint.TOP, 20, Source.CLIP), any))
                 .contains(Better.HIGHER);
         assertThat(Aim.of(reading(Measure.SHOULDER_TURN, Checkpoint.TOP, 80, Source.CLIP), any))
+                .contains(Better.HIGHER);
+        assertThat(Aim.of(reading(Measure.HIP_LINE, Checkpoint.ADDRESS, 9, Source.CLIP), any))
+                .as("faults on both sides: back from the one that was crossed")
+                .contains(Better.LOWER);
+        assertThat(Aim.of(reading(Measure.HIP_LINE, Checkpoint.ADDRESS, -9, Source.CLIP), any))
+                .contains(Better.HIGHER);
+        assertThat(Aim.of(reading(Measure.HIP_LINE, Checkpoint.ADDRESS, 0, Source.CLIP), any))
                 .isEmpty();
     }
 
@@ -65,7 +72,7 @@ class AimTest {
         assertThat(balls.low()).isCloseTo(23.66, within(0.01));
         assertThat(balls.high()).isCloseTo(76.34, within(0.01));
         assertThat(Estimate.of(new Comparison.Count(0, 10)).low()).isCloseTo(0, within(1e-9));
-        assertThat(Estimate.of(reading(Measure.TEMPO_RATIO, null, 3, Source.CLIP), Repeatability.ASSUMED))
+        assertThat(Estimate.of(reading(Measure.TEMPO_RATIO, null, 3, Source.MONITOR), Repeatability.ASSUMED))
                 .isEmpty();
     }
 }

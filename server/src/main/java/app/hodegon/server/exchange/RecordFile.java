@@ -101,7 +101,7 @@ final class RecordFile {
         fields.putObject("version").put("const", VERSION);
         ArrayNode required = schema.putArray("required").add("kind").add("version");
         for (RecordSection section : sections) {
-            required.add(section.name());
+            if (!section.optional()) required.add(section.name());
             ObjectNode rows = fields.putObject(section.name());
             rows.put("type", "array");
             if (section.name().equals("student")) rows.put("minItems", 1).put("maxItems", 1);
@@ -110,7 +110,7 @@ final class RecordFile {
             ObjectNode columns = row.putObject("properties");
             ArrayNode needed = row.putArray("required");
             for (Column column : section.columns()) {
-                needed.add(column.name());
+                if (!column.nullable()) needed.add(column.name());
                 describe(column, columns.putObject(column.name()));
             }
         }
@@ -183,7 +183,9 @@ final class RecordFile {
         }
         if (!kind.equals(KIND) || version != VERSION) faults.add(0, NO_RECORD);
         for (RecordSection section : sections) {
-            if (!record.containsKey(section.name())) fault(section.name(), "must be a list.");
+            if (record.containsKey(section.name())) continue;
+            if (section.optional()) record.put(section.name(), List.of());
+            else fault(section.name(), "must be a list.");
         }
         if (drills == null) fault("drills", "must be a list.");
         if (faults.isEmpty() && record.get("student").size() != 1) fault("student", "must be one student.");

@@ -62,6 +62,9 @@ class RecordRepository {
             SESSION_ANSWER,
             DRILL_STOP);
 
+    /** Files made before there were these have none of them. */
+    private static final Set<Table<?>> LATER = Set.of(LESSON_CHECK);
+
     /** Of an installation, not of the student. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(
             STUDENT.COACH_ID, STUDENT.ACCOUNT_ID, STUDENT.VERSION, LESSON.VERSION, LESSON.SAVES, LESSON.PLAN_VERSION);
@@ -85,6 +88,7 @@ class RecordRepository {
         return TABLES.stream()
                 .map(table -> new RecordSection(
                         name(table),
+                        LATER.contains(table),
                         columns(table).map(RecordRepository::column).toList()))
                 .toList();
     }
@@ -116,7 +120,7 @@ class RecordRepository {
         return new Column(
                 camel(field.getName()),
                 field.getType(),
-                field.getDataType().nullable(),
+                field.getDataType().nullable() || field.getDataType().defaulted(),
                 field.getType() == String.class ? field.getDataType().length() : 0,
                 DOCUMENTS.contains(field),
                 parent(field).map(RecordRepository::name));
@@ -205,7 +209,10 @@ class RecordRepository {
     private org.jooq.TableRecord<?> row(Table<?> table, UUID coach, UUID student, Map<String, Object> values) {
         org.jooq.TableRecord<?> row = (org.jooq.TableRecord<?>) db.newRecord(table);
         Map<Field<?>, Object> given = new HashMap<>();
-        columns(table).forEach(f -> given.put(f, values.get(camel(f.getName()))));
+        // A column that was added later has its usual value where a file does not have it.
+        columns(table)
+                .filter(f -> !f.getDataType().defaulted() || values.containsKey(camel(f.getName())))
+                .forEach(f -> given.put(f, values.get(camel(f.getName()))));
         if (table.equals(STUDENT)) {
             given.put(STUDENT.COACH_ID, coach);
             // The plan is not there yet; it is named once it is.

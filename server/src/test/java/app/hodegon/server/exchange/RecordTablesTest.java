@@ -24,6 +24,7 @@ class RecordTablesTest {
     void nothingInThemIsAFormula() throws IOException {
         RecordSection section = new RecordSection(
                 "student",
+                false,
                 List.of(
                         column("name", String.class),
                         column("flags", String[].class),

@@ -1,0 +1,52 @@
+import type { PlanBlock } from "@/api/types";
+
+/** What is struck, by form, for a number of them. */
+const STRUCK: Record<string, string> = {
+  brush: "brushed",
+  clip: "tees clipped",
+  "soft-ball": "soft balls",
+};
+
+/** Sets and reps in words. */
+export function dose(block: PlanBlock): string {
+  if (block.kind === "check") {
+    return block.strikes === 0 ? "ten scored reps" : `ten scored ${STRUCK[block.form] ?? "balls"}`;
+  }
+  const sets =
+    block.sets === 1 ? `one set of ${block.repsPerSet}` : `${block.sets} sets of ${block.repsPerSet}`;
+  return block.strikes > 0 ? `${sets}, ${block.strikes} ${STRUCK[block.form] ?? "balls"}` : sets;
+}
+
+/** Percent of full speed, in words a student knows. */
+export function speedOf(block: PlanBlock): string {
+  return block.speed >= 100 ? "full speed" : `${block.speed} % speed`;
+}
+
+/** The half-step and what it asks for; empty for the plain form. */
+export function halfStepOf(block: PlanBlock): string {
+  return block.conditionLabel ? `${block.conditionLabel}: ${block.conditionDo}` : "";
+}
+
+/** Whether two days hold the same work. */
+export function sameWork(a: PlanBlock[], b: PlanBlock[]): boolean {
+  return (
+    a.length === b.length &&
+    a.every((block, i) => {
+      const other = b[i]!;
+      return (
+        [
+          "drill",
+          "rung",
+          "kind",
+          "sets",
+          "repsPerSet",
+          "strikes",
+          "condition",
+          "form",
+          "contrast",
+          "locked",
+        ] as const
+      ).every((field) => block[field] === other[field]);
+    })
+  );
+}
