@@ -195,7 +195,6 @@ function DrillForm({
               rung={catalogue.rungs.find((r) => r.id === rung)!}
               drill={drill}
               change={change}
-              catalogue={catalogue}
               error={Object.entries(wrong).find(([at]) => at.startsWith(`halfSteps.${rung}`))?.[1]}
             />
           ))}

@@ -40,7 +40,6 @@ export function HalfStepFields({
   rung: Catalogue["rungs"][number];
   drill: DrillSource;
   change: Change;
-  catalogue: Catalogue;
   error?: string;
 }) {
   const steps = drill.halfSteps?.[rung.id] ?? [];

@@ -1,9 +1,10 @@
-import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { CATALOGUE, serve, show } from "@/testing/fixtures";
 import { covered, idFor, NEW_DRILL, pictured, withRungs } from "./drillForm";
 import type { DrillSource } from "@/api/types";
 import DrillFormPage from "./DrillFormPage";
+import { HalfStepFields } from "./HalfStepFields";
 import { LibraryFiles } from "./LibraryFiles";
 
 const SOURCE: DrillSource = {
@@ -45,6 +46,39 @@ describe("a drill being written", () => {
       press: ["trail-inner"],
       move: "none",
     });
+  });
+});
+
+describe("half-steps of a rung", () => {
+  afterEach(cleanup);
+
+  it("are chosen, or one's own, with a speed, and go with their rung", () => {
+    let drill = SOURCE;
+    const fields = () => (
+      <HalfStepFields
+        rung={CATALOGUE.rungs[0]!}
+        drill={drill}
+        change={(part) => {
+          drill = { ...drill, ...part };
+          again(fields());
+        }}
+      />
+    );
+    const { rerender: again } = render(fields());
+    fireEvent.click(screen.getByLabelText("Eyes closed"));
+    fireEvent.click(screen.getByText("One of your own"));
+    fireEvent.change(screen.getByLabelText("Name"), { target: { value: "On one breath" } });
+    fireEvent.change(screen.getByLabelText("What is different"), { target: { value: "Breathe out." } });
+    fireEvent.change(screen.getByLabelText("Speed on Feel in percent"), { target: { value: "40" } });
+    expect(drill.halfSteps).toEqual({
+      feel: ["eyes-closed", { id: "own-feel-1", label: "On one breath", do: "Breathe out." }],
+    });
+    expect(drill.speeds).toEqual({ feel: 40 });
+    const without = withRungs(drill, "rehearse", "rehearse", CATALOGUE);
+    expect([without.halfSteps, without.speeds]).toEqual([undefined, undefined]);
+    fireEvent.click(screen.getByLabelText("Remove On one breath"));
+    fireEvent.click(screen.getByLabelText("Eyes closed"));
+    expect(drill.halfSteps).toBeUndefined();
   });
 });
 

@@ -39,15 +39,24 @@ export function covered(source: DrillSource, catalogue: Catalogue): string[] {
   return order.slice(order.indexOf(low ?? ""), order.indexOf(high ?? "") + 1);
 }
 
+/** What was said of these rungs; nothing where nothing is left. */
+function only<T>(of: Record<string, T> | undefined, rungs: string[]): Record<string, T> | undefined {
+  const kept = Object.entries(of ?? {}).filter(([rung]) => rungs.includes(rung));
+  return kept.length > 0 ? Object.fromEntries(kept) : undefined;
+}
+
 /** With other rungs; what was written for a rung that stays is kept. */
 export function withRungs(source: DrillSource, low: string, high: string, catalogue: Catalogue): DrillSource {
   const order = catalogue.rungs.map((r) => r.id);
   const top = order.indexOf(high) < order.indexOf(low) ? low : high;
   const before = covered(source, catalogue);
   const next = { ...source, rungs: low === top ? [low] : [low, top] };
+  const rungs = covered(next, catalogue);
   return {
     ...next,
-    variations: covered(next, catalogue).map((rung) => source.variations[before.indexOf(rung)] ?? ""),
+    variations: rungs.map((rung) => source.variations[before.indexOf(rung)] ?? ""),
+    halfSteps: only(source.halfSteps, rungs),
+    speeds: only(source.speeds, rungs),
   };
 }
 

@@ -1,7 +1,7 @@
 import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/types";
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { instruction } from "../drill/instruction";
-import { dose } from "./dose";
+import { dose, halfStepOf, speedOf } from "./dose";
 import { isStopped } from "./stopped";
 
 /** The plan on paper, in words: the same for the page, the printer and the file. */
@@ -56,7 +56,14 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): Sheet
         stopped,
         hint:
           block.kind === "main" && !stopped
-            ? `${instruction(drill, block)} Think: ${block.cue.toLowerCase()}.`.trim()
+            ? [
+                instruction(drill, block),
+                halfStepOf(block),
+                `At ${speedOf(block)}.`,
+                `Think: ${block.cue.toLowerCase()}.`,
+              ]
+                .filter(Boolean)
+                .join(" ")
             : undefined,
       };
     }),

@@ -122,12 +122,13 @@ public record Edits(
     }
 
     Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {
+        if (locked.isEmpty()) return Optional.empty();
         return locked.stream()
                 .filter(l -> l.date().equals(date) && l.fault() == fault && l.kind() == kind)
                 .findFirst();
     }
 
     boolean dropped(LocalDate date, Fault fault, Kind kind) {
-        return dropped.contains(new Dropped(date, fault, kind));
+        return !dropped.isEmpty() && dropped.contains(new Dropped(date, fault, kind));
     }
 }

@@ -17,7 +17,7 @@ import app.hodegon.core.plan.Plan.Step;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.HashMap;
+import java.util.IdentityHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -63,7 +63,8 @@ final class Layout {
     private final DrillChoice choice;
     private final List<Route> routes;
     private final Conditions conditions;
-    private final Map<String, String> cues = new HashMap<>();
+    private final List<LocalDate> dates;
+    private final Map<Step, String> cues = new IdentityHashMap<>();
 
     Layout(PlanRequest request, DrillLibrary library, DrillChoice choice, List<Route> routes) {
         this.request = request;
@@ -72,6 +73,7 @@ final class Layout {
         this.choice = choice;
         this.routes = routes;
         this.conditions = new Conditions(request, library, choice);
+        this.dates = student.week().practiceDays(request.from(), request.nextLesson());
     }
 
     /**
@@ -87,7 +89,7 @@ final class Layout {
         }
         List<Day> days = new ArrayList<>();
         int dayNumber = 0;
-        for (LocalDate date : student.week().practiceDays(request.from(), request.nextLesson())) {
+        for (LocalDate date : dates) {
             Day day = new DayInTheMaking(date, climbs, dayNumber++).day();
             if (!day.blocks().isEmpty()) days.add(day);
         }
@@ -354,9 +356,10 @@ final class Layout {
     }
 
     private String cue(Step step) {
-        String drill = drill(step).servesEveryFault() ? before(step) : step.drill();
-        return cues.computeIfAbsent(
-                drill, id -> student.hand().say(library.drill(id).texts().cue()));
+        return cues.computeIfAbsent(step, s -> {
+            String drill = drill(s).servesEveryFault() ? before(s) : s.drill();
+            return student.hand().say(library.drill(drill).texts().cue());
+        });
     }
 
     /** The drill whose cue goes along to the game: the last of its own that the route had before this step. */
