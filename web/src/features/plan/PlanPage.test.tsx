@@ -98,6 +98,19 @@ describe("the plan page", () => {
     expect(screen.queryByRole("button", { name: "Hand it over" })).toBeNull();
   });
 
+  it("is handed over with hardly a gate to expect only once the coach has seen that", async () => {
+    const few = { ...PLAN, plan: { ...PLAN.plan, expectedGates: 0.12 } };
+    const calls = open({
+      "GET /api/lessons/l1/plan": few,
+      "POST /api/plans/p1/assignment": { ...few, assigned: true },
+    });
+    fireEvent.click(await screen.findByRole("button", { name: "Hand it over" }));
+    expect((await screen.findByRole("dialog")).textContent).toContain("passes 0.1 gates");
+    expect(calls.some((c) => c.request.startsWith("POST"))).toBe(false);
+    fireEvent.click(screen.getByText("Hand it over all the same"));
+    expect(await screen.findByText("The student has it")).toBeTruthy();
+  });
+
   it("says what was refused", async () => {
     open({
       "PUT /api/lessons/l1/plan": new Response('{"detail":"nextLesson must be after from."}', {

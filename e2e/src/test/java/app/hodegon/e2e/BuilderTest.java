@@ -48,7 +48,7 @@ class BuilderTest {
     void aPlanIsDraggedLockedTakenBackAndHandedOver() {
         try (Browser browser = new Browser()) {
             Page page = coach(browser);
-            page.getByText("Nia Quill").click();
+            page.getByText("Osric Vane").click();
             page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Plan").setExact(true))
                     .first()
                     .click();
@@ -103,7 +103,7 @@ class BuilderTest {
             assertThat(printed.getNumberOfPages()).isGreaterThanOrEqualTo(weeks);
             for (PDDocument paper : List.of(sent, printed)) {
                 assertThat(new PDFTextStripper().getText(paper))
-                        .contains("Nia Quill", "week 1 of " + weeks, "For the pocket", "Pain means stop.");
+                        .contains("Osric Vane", "week 1 of " + weeks, "For the pocket", "Pain means stop.");
             }
             // The pictures stand in the left margin column: some of it is inked, most is paper.
             BufferedImage first = new PDFRenderer(sent).renderImageWithDPI(0, DPI);
@@ -129,7 +129,7 @@ class BuilderTest {
     void ticksFromPaperAreEnteredAndShown() {
         try (Browser browser = new Browser()) {
             Page page = coach(browser);
-            page.getByText("Nia Quill").click();
+            page.getByText("Osric Vane").click();
             page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Plan").setExact(true))
                     .first()
                     .click();
@@ -165,13 +165,13 @@ class BuilderTest {
             Page page = coach(browser);
             page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Drills"))
                     .click();
-            assertThat(page.getByText("44 of 44")).isVisible();
+            assertThat(page.getByText("47 of 47")).isVisible();
             Browser.checkAccessible(page);
             page.getByLabel("Any fault").selectOption("sway");
             page.getByLabel("Search the drills").fill("plate");
             page.waitForURL(Pattern.compile("text=plate"));
             page.goBack();
-            assertThat(page.getByText("Nia Quill")).isVisible();
+            assertThat(page.getByText("Osric Vane")).isVisible();
             page.goForward();
             page.getByLabel("Search the drills").fill("disc");
             page.getByText("Disc turn").first().click();
@@ -184,13 +184,13 @@ class BuilderTest {
             assertThat(page.getByRole(AriaRole.HEADING, new GetByRoleOptions().setName("Plate turn")))
                     .isVisible();
             button(page, "Remove").click();
-            assertThat(page.getByText("44 of 44")).isVisible();
+            assertThat(page.getByText("47 of 47")).isVisible();
         }
     }
 
     private static Page coach(Browser browser) {
         Page page = Browser.students(browser.screen(), demo.base(), "Coach at Lindmoor");
-        assertThat(page.getByText("Nia Quill")).isVisible();
+        assertThat(page.getByText("Osric Vane")).isVisible();
         return page;
     }
 }

@@ -45,6 +45,7 @@ class NothingLostTest {
     /** A lesson begun for a student. */
     private static void lesson(Page page, String student) {
         link(page, "Students").click();
+        page.waitForURL(Pattern.compile("/students$"));
         link(page, student).click();
         button(page, "Begin a lesson").click();
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Views")))

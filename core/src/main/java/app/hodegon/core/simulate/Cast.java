@@ -90,7 +90,7 @@ public final class Cast {
                                 Set.of(Joint.ANKLE),
                                 Set.of(BALL, ROD, MIRROR, PHONE_CAMERA),
                                 week(20, 90, MONDAY, TUESDAY, WEDNESDAY, THURSDAY, FRIDAY, SUNDAY),
-                                Shoes.SPIKES),
+                                Shoes.SOFT),
                         Map.of(Fault.EARLY_EXTENSION, 0.9, Fault.STIFF_TRAIL_ANKLE, 1.0),
                         0.9,
                         4,
