@@ -81,8 +81,7 @@ class BuilderTest {
             blocks.last().focus();
             page.keyboard().press("Delete");
             assertThat(page.getByText("What this would change")).isVisible();
-            button(page, "Hand the changes over").click();
-            assertThat(page.getByText("The student has it")).isVisible();
+            Find.handOver(page, "Hand the changes over");
 
             page.getByText("On paper").click();
             assertThat(page.getByText("For the pocket")).isVisible();

@@ -1,5 +1,7 @@
 package app.hodegon.e2e;
 
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByLabelOptions;
@@ -13,6 +15,16 @@ final class Find {
 
     static Locator button(Page page, String name) {
         return named(page, AriaRole.BUTTON, name);
+    }
+
+    /** Hands a plan over; where hardly a gate is to be expected, once that was seen. */
+    static void handOver(Page page, String name) {
+        named(page, AriaRole.BUTTON, name).click();
+        Locator allTheSame = named(page, AriaRole.BUTTON, "Hand it over all the same");
+        Locator handedOver = page.getByText("The student has it");
+        assertThat(allTheSame.or(handedOver)).isVisible();
+        if (allTheSame.isVisible()) allTheSame.click();
+        assertThat(handedOver).isVisible();
     }
 
     static Locator link(Page page, String name) {

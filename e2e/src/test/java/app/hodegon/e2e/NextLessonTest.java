@@ -105,8 +105,7 @@ class NextLessonTest {
         page.getByLabel("Why").fill("exams");
         button(page, "Do this instead").click();
         assertThat(heading(page, "Plan for Bram Ellery")).isVisible();
-        button(page, "Hand it over").click();
-        assertThat(page.getByText("The student has it")).isVisible();
+        Find.handOver(page, "Hand it over");
         page.goBack();
         assertThat(page.getByText("Instead: a smaller plan.")).isVisible();
         link(page, "How proposals went").click();

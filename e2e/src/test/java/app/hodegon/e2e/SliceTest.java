@@ -114,8 +114,7 @@ class SliceTest {
         button(coach, "Draft the plan").click();
         assertThat(coach.getByRole(AriaRole.GROUP, new GetByRoleOptions().setName(Pattern.compile("^The climb"))))
                 .isVisible();
-        button(coach, "Hand it over").click();
-        assertThat(coach.getByText("The student has it")).isVisible();
+        Find.handOver(coach, "Hand it over");
     }
 
     private static void practise(Page phone, String link) {
