@@ -146,9 +146,10 @@ const FEW_GATES = 0.3;
 
 function HandOver({ plan, work }: { plan: StoredPlan; work: PlanWork }) {
   const [asking, setAsking] = useState(false);
-  const gates = plan.plan.expectedGates ?? 1;
-  const hasGates = plan.plan.route.some((step) => step.gate);
-  const few = hasGates && gates < FEW_GATES;
+  // The chances beside the rungs, added up: they know what was practised.
+  const chances = plan.plan.route.flatMap((step) => (step.chance == null ? [] : [step.chance]));
+  const gates = chances.reduce((all, one) => all + one, 0);
+  const few = chances.length > 0 && gates < FEW_GATES;
   return (
     <>
       <Button
@@ -160,8 +161,8 @@ function HandOver({ plan, work }: { plan: StoredPlan; work: PlanWork }) {
       </Button>
       <Sheet title="Hardly a gate is to be expected" open={asking} onOpenChange={setAsking}>
         <p>
-          With these days a typical student of this level passes {inDigits(gates)} gates by the next lesson.
-          Look at what would help first; what the student will see is what to do, not this number.
+          With these days {gates < 0.05 ? "no gate" : `${inDigits(gates)} gates`} can be expected by the next
+          lesson. Look at what would help first; what the student will see is what to do, not this number.
         </p>
         <div className="mt-4 flex flex-wrap gap-3">
           <Button
