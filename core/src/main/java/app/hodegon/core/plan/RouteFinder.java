@@ -191,16 +191,9 @@ final class RouteFinder {
 
     String why(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
         List<String> reasons = new ArrayList<>();
-        drill.favour().of(request.approach()).ifPresent(taught -> reasons.add("because you teach " + taught));
-        reasons.add(
-                drill.effects().containsKey(fault)
-                        ? (drill.effects().get(fault) == Effect.MAIN ? "works directly on " : "helps with ")
-                                + fault.label().toLowerCase()
-                        : "your answer to what " + fault.label().toLowerCase() + " brings");
+        // Why it was chosen is said where it is met first; the rungs above say that it goes on.
         if (previous.filter(drill.id()::equals).isPresent()) reasons.add("goes on with the drill already known");
-        for (String before : drill.after()) {
-            reasons.add("comes after " + library.drill(before).name().toLowerCase());
-        }
+        else reasons.addAll(whyFirst(drill, fault));
         if (rung.compareTo(Rung.REHEARSE) <= 0) {
             drill.feedback().stream()
                     .filter(Feedback::external)
@@ -214,5 +207,19 @@ final class RouteFinder {
                 .ifPresent(left -> reasons.add("in place of "
                         + library.drill(left.drill()).name().toLowerCase() + " (" + left.reason() + ")"));
         return request.student().hand().say(String.join("; ", reasons));
+    }
+
+    private List<String> whyFirst(Drill drill, Fault fault) {
+        List<String> reasons = new ArrayList<>();
+        drill.favour().of(request.approach()).ifPresent(taught -> reasons.add("because you teach " + taught));
+        reasons.add(
+                drill.effects().containsKey(fault)
+                        ? (drill.effects().get(fault) == Effect.MAIN ? "works directly on " : "helps with ")
+                                + fault.label().toLowerCase()
+                        : "your answer to what " + fault.label().toLowerCase() + " brings");
+        for (String before : drill.after()) {
+            reasons.add("comes after " + library.drill(before).name().toLowerCase());
+        }
+        return reasons;
     }
 }

@@ -199,6 +199,22 @@ class PlanJudgementTest {
         assertThat(feel.why()).startsWith("because you teach");
     }
 
+    /** The reason for a drill is said where it is met first, not on each rung above. */
+    @Test
+    void aReasonIsSaidOnce() {
+        int goesOn = 0;
+        for (Fault fault : Fault.values()) {
+            List<Step> route = PLANNER.plan(request(student(week(Place.HOME, 4, 20)), Approach.DEFAULT, 21, fault))
+                    .route();
+            for (int i = 1; i < route.size(); i++) {
+                if (!route.get(i).drill().equals(route.get(i - 1).drill())) continue;
+                goesOn++;
+                assertThat(route.get(i).why()).startsWith("goes on with the drill already known");
+            }
+        }
+        assertThat(goesOn).isPositive();
+    }
+
     /** Every drill comes up for some fault, approach, kit and place; one that never does is a defect. */
     @Test
     void noDrillIsNeverBroughtUp() {
