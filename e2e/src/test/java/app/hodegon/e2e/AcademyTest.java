@@ -4,6 +4,7 @@ import static app.hodegon.e2e.Find.button;
 import static app.hodegon.e2e.Find.field;
 import static app.hodegon.e2e.Find.heading;
 import static app.hodegon.e2e.Find.link;
+import static app.hodegon.e2e.Find.student;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 
 import com.microsoft.playwright.Locator;
@@ -90,8 +91,7 @@ class AcademyTest {
             maren.reload();
             assertThat(maren.getByText("Stiff ankle, patient.")).isVisible();
             button(maren, "Take over").click();
-            link(maren, "Students").click();
-            link(maren, "Petra Lund").click();
+            student(maren, "Petra Lund");
             assertThat(heading(maren, "The thread")).isVisible();
             owner.navigate(demo.base() + "/students");
             assertThat(link(owner, "Bram Ellery")).isVisible();
@@ -100,8 +100,7 @@ class AcademyTest {
     }
 
     private static void details(Page page, String student) {
-        link(page, "Students").click();
-        link(page, student).click();
+        student(page, student);
         link(page, "Details").click();
         assertThat(heading(page, "The record")).isVisible();
     }
@@ -187,8 +186,7 @@ class AcademyTest {
         try (Browser browser = new Browser()) {
             Page one = browser.screen();
             signIn(one, "coach@demo.example", "demo-coach");
-            link(one, "Students").click();
-            link(one, "Bram Ellery").click();
+            student(one, "Bram Ellery");
             button(one, "Begin a lesson").click();
             button(one, "To today's first balls").click();
             Page two = one.context().newPage();

@@ -53,10 +53,7 @@ final class Browser implements AutoCloseable {
     static Page students(Page page, String base, String who) {
         page.navigate(base);
         page.getByText(who).click();
-        page.getByRole(
-                        com.microsoft.playwright.options.AriaRole.LINK,
-                        new Page.GetByRoleOptions().setName("Students").setExact(true))
-                .click();
+        Find.students(page);
         return page;
     }
 

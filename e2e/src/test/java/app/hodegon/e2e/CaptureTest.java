@@ -143,9 +143,7 @@ class CaptureTest {
             page.reload();
             assertThat(centred(page)).isChecked();
             assertThat(page.getByLabel("Shares of the load, seen by the coach")).hasValue("6");
-            page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Students"))
-                    .click();
-            page.getByText("Mira Fenn").click();
+            Find.student(page, "Mira Fenn");
             page.getByText("Begin a lesson").click();
             assertThat(page.getByLabel("Pressure school of this lesson")).hasValue("centred");
         }

@@ -7,6 +7,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByLabelOptions;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
+import java.util.regex.Pattern;
 
 /** What somebody looks for on a page, by its whole name. */
 final class Find {
@@ -29,6 +30,17 @@ final class Find {
 
     static Locator link(Page page, String name) {
         return named(page, AriaRole.LINK, name);
+    }
+
+    /** Opens a student from the list; the page before it may name the student more than once. */
+    static void student(Page page, String name) {
+        students(page);
+        link(page, name).click();
+    }
+
+    static void students(Page page) {
+        link(page, "Students").click();
+        page.waitForURL(Pattern.compile("/students$"));
     }
 
     static Locator heading(Page page, String name) {

@@ -3,6 +3,7 @@ package app.hodegon.e2e;
 import static app.hodegon.e2e.Find.button;
 import static app.hodegon.e2e.Find.heading;
 import static app.hodegon.e2e.Find.link;
+import static app.hodegon.e2e.Find.student;
 import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThat;
 
@@ -44,9 +45,7 @@ class NothingLostTest {
 
     /** A lesson begun for a student. */
     private static void lesson(Page page, String student) {
-        link(page, "Students").click();
-        page.waitForURL(Pattern.compile("/students$"));
-        link(page, student).first().click();
+        student(page, student);
         button(page, "Begin a lesson").click();
         assertThat(page.getByRole(AriaRole.GROUP, new Page.GetByRoleOptions().setName("Views")))
                 .isVisible();
