@@ -47,5 +47,6 @@ export default defineConfig({
   resolve: { alias: { "@": fileURLToPath(new URL("./src", import.meta.url)) } },
   build: { assetsInlineLimit: 0 },
   server: { proxy: { "/api": "http://localhost:8080" } },
-  test: { environment: "jsdom", include: ["src/**/*.test.{ts,tsx}"] },
+  // One environment for all files: making it anew for each took most of the time.
+  test: { environment: "jsdom", isolate: false, include: ["src/**/*.test.{ts,tsx}"] },
 });

@@ -8,6 +8,7 @@ import com.microsoft.playwright.BrowserContext;
 import com.microsoft.playwright.BrowserType;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
+import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.List;
@@ -15,7 +16,12 @@ import java.util.List;
 /** Debian's Chromium, with a coach's screen and a student's phone. */
 final class Browser implements AutoCloseable {
 
-    private static final int PATIENCE_MS = 15_000;
+    /** Of clicks as of assertions: a slow machine is no failure. */
+    private static final int PATIENCE_MS = 30_000;
+
+    static {
+        PlaywrightAssertions.setDefaultAssertionTimeout(PATIENCE_MS);
+    }
 
     private final Playwright playwright = Playwright.create();
     private final com.microsoft.playwright.Browser chromium = playwright
