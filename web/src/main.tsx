@@ -39,6 +39,8 @@ const SheetPage = lazy(() => import("./features/plan/SheetPage"));
 const TodayPage = lazy(() => import("./features/phone/TodayPage"));
 const RunnerPage = lazy(() => import("./features/phone/RunnerPage"));
 const PhoneAccountPage = lazy(() => import("./features/phone/PhoneAccountPage"));
+const CardPage = lazy(() => import("./features/phone/CardPage"));
+const SolesPage = lazy(() => import("./features/phone/SolesPage"));
 const ClimbPage = lazy(() => import("./features/phone/ClimbPage"));
 
 applyTheme(storedTheme());
@@ -85,6 +87,8 @@ const router = createBrowserRouter([
     children: [
       { path: "/today", element: <TodayPage /> },
       { path: "/today/practice", element: <RunnerPage /> },
+      { path: "/today/feet", element: <SolesPage /> },
+      { path: "/card", element: <CardPage /> },
       { path: "/climb", element: <ClimbPage /> },
       { path: "/climb/account", element: <PhoneAccountPage /> },
     ],

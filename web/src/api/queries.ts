@@ -22,6 +22,11 @@ export const LESSONS = 12;
 /** As many as the server gives at once: a whole history. */
 export const ALL_LESSONS = 500;
 
+/** In whose units it is said. */
+export type Reader = "coach" | "student";
+
+const forReader = (reader: Reader, joint: string) => (reader === "coach" ? "" : `${joint}for=${reader}`);
+
 /** One place for the key and the address of everything that is read. */
 export const queries = {
   session: () =>
@@ -34,10 +39,11 @@ export const queries = {
       },
       staleTime: Infinity,
     }),
-  catalogue: (hand: Hand) =>
+  /** In the reader's own units, or in those of whom it is printed for. */
+  catalogue: (hand: Hand, units?: string) =>
     queryOptions({
-      queryKey: ["catalogue", hand],
-      queryFn: () => api.get<Catalogue>(`/api/catalogue?hand=${hand}`),
+      queryKey: units ? ["catalogue", hand, units] : ["catalogue", hand],
+      queryFn: () => api.get<Catalogue>(`/api/catalogue?hand=${hand}${units ? `&units=${units}` : ""}`),
       staleTime: Infinity,
     }),
   /** The coach's day; never older than the look at it. */
@@ -67,6 +73,11 @@ export const queries = {
     queryOptions({ queryKey: ["own-notes"], queryFn: () => api.get<Wire["NoteThread"][]>("/api/me/notes") }),
   roster: () =>
     queryOptions({ queryKey: ["students"], queryFn: () => api.get<RosterLine[]>("/api/students") }),
+  strands: () =>
+    queryOptions({
+      queryKey: ["students", "strands"],
+      queryFn: () => api.get<Wire["StrandView"][]>("/api/strands"),
+    }),
   student: (id: string) =>
     queryOptions({
       queryKey: ["students", id],
@@ -85,18 +96,18 @@ export const queries = {
       queryFn: () => api.get<Wire["PlannedDay"][]>(`/api/students/${id}/planned`),
     }),
   /** The last lessons and the practice between. */
-  thread: (id: string, last = LESSONS) =>
+  thread: (id: string, last = LESSONS, reader: Reader = "coach") =>
     queryOptions({
-      queryKey: ["students", id, "thread", last],
-      queryFn: () => api.get<Thread>(`/api/students/${id}/thread?last=${last}`),
+      queryKey: ["students", id, "thread", last, reader],
+      queryFn: () => api.get<Thread>(`/api/students/${id}/thread?last=${last}${forReader(reader, "&")}`),
       placeholderData: keepPreviousData,
     }),
   lesson: (id: string) =>
     queryOptions({ queryKey: ["lessons", id], queryFn: () => api.get<Lesson>(`/api/lessons/${id}`) }),
-  progress: (id: string) =>
+  progress: (id: string, reader: Reader = "coach") =>
     queryOptions({
-      queryKey: ["lessons", id, "progress"],
-      queryFn: () => api.get<Progress>(`/api/lessons/${id}/progress`),
+      queryKey: ["lessons", id, "progress", reader],
+      queryFn: () => api.get<Progress>(`/api/lessons/${id}/progress${forReader(reader, "?")}`),
       staleTime: 0,
     }),
   /** How a coach's proposals went. */
@@ -194,6 +205,11 @@ export const queries = {
       queryFn: () => api.get<string[]>(`/api/lessons/${lesson}/plan/practised`),
     }),
   /** What can be checked at the start of a lesson, or was. */
+  tried: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "tried"],
+      queryFn: () => api.get<Wire["TriedView"][]>(`/api/lessons/${id}/tried`),
+    }),
   lessonChecks: (lesson: string) =>
     queryOptions({
       queryKey: ["lessons", lesson, "checks"],
@@ -269,6 +285,6 @@ export const queries = {
 };
 
 /** The vocabulary, said for one hand. */
-export function useCatalogue(hand: Hand | string | undefined) {
-  return useQuery(queries.catalogue(hand === "left" ? "left" : "right"));
+export function useCatalogue(hand: Hand | string | undefined, units?: string) {
+  return useQuery(queries.catalogue(hand === "left" ? "left" : "right", units));
 }

@@ -28,6 +28,16 @@ export type Decision = Wire["DecisionView"];
 export type Compare = Wire["CompareView"];
 export type Hand = "right" | "left";
 
+/** What a drill asks after each set, as in the drill file; what is left out is as usual. */
+export type NoticeSource = {
+  kind: string;
+  question?: string;
+  answers?: { id: string; label: string }[];
+  right?: string[];
+  from?: number;
+  to?: number;
+};
+
 export type OwnHalfStep = { id: string; label: string; do: string };
 
 /** A drill as in the drill file, with placeholders for lead and trail. */
@@ -47,7 +57,7 @@ export type DrillSource = {
   careWith?: string[];
   after?: string[];
   pace: string;
-  notice?: string;
+  notice?: string | NoticeSource;
   setUp: string;
   do: string;
   feel: string;

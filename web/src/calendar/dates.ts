@@ -55,3 +55,8 @@ export function weekdayLetter(day: string): string {
 export function dayOfMonth(day: string): number {
   return noon(day).getDate();
 }
+
+/** 0 for Monday to 6 for Sunday. */
+export function weekdayOf(day: string): number {
+  return (noon(day).getDay() + 6) % 7;
+}

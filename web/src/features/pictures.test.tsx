@@ -44,6 +44,7 @@ describe("the thread", () => {
   const thread: Thread = {
     series: [{ id: "s", label: "slice", unit: "%", tries: "balls", better: "lower" }],
     all: 2,
+    between: [],
     knots: [
       {
         lessonId: "1",

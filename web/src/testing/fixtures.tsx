@@ -37,6 +37,7 @@ const drill = (name: string) => ({
     move: "turn-body",
   },
   halfSteps: { feel: [{ id: "slower", label: "Slower", action: "Take twice the time." }] },
+  next: {} as Record<string, { id: string; label: string; action: string }>,
   speeds: { feel: 50 } as Record<string, number>,
   moves: [] as string[],
   combines: [] as string[],
@@ -44,6 +45,16 @@ const drill = (name: string) => ({
   onlyOn: [] as string[],
   firstFor: [] as string[],
 });
+
+const EDGE = {
+  kind: "edge",
+  question: "Where did the load run?",
+  answers: [
+    { id: "inner", label: "Inner edge" },
+    { id: "outer", label: "Outer edge" },
+  ],
+  right: ["inner"],
+};
 
 export const CATALOGUE: Catalogue = {
   version: "1",
@@ -90,13 +101,10 @@ export const CATALOGUE: Catalogue = {
     { id: "feel", label: "Feel" },
   ],
   notices: [
+    { label: "Edge under the foot", usual: EDGE },
     {
-      id: "edge",
-      question: "Where did the load run?",
-      answers: [
-        { id: "inner", label: "Inner edge" },
-        { id: "outer", label: "Outer edge" },
-      ],
+      label: "Centimetres",
+      usual: { kind: "foot-moved", question: "How far?", unit: "cm", answers: [], right: [], from: 0, to: 1 },
     },
   ],
   sources: [
@@ -107,6 +115,7 @@ export const CATALOGUE: Catalogue = {
     { kind: "flight", id: "slice", label: "slice" },
     { kind: "flight", id: "straight", label: "straight" },
     { kind: "strike", id: "fat", label: "fat" },
+    { kind: "strike", id: "solid", label: "solid" },
     { kind: "divot", id: "deep", label: "deep divot" },
   ],
   faults: [
@@ -117,6 +126,7 @@ export const CATALOGUE: Catalogue = {
       what: "The pelvis slides.",
       lookAlike: "Loading.",
       trap: "Freezing.",
+      rescue: "Feet closer together.",
       balls: [],
     },
     {
@@ -126,6 +136,7 @@ export const CATALOGUE: Catalogue = {
       what: "Thrown out.",
       lookAlike: "A chain.",
       trap: "Path.",
+      rescue: "Back to the target.",
       balls: ["flight:slice", "flight:pull"],
     },
   ],
@@ -171,12 +182,28 @@ export const CATALOGUE: Catalogue = {
     { id: "rehearse", label: "Rehearse", rehearsals: 0, balls: 0 },
     { id: "short", label: "Short ball", rehearsals: 3, balls: 1 },
   ],
+  practice: {
+    misses: 3,
+    good: 8,
+    rehearsals: 2,
+    gapDays: 3,
+    clubs: [
+      { id: "wedge", label: "Wedge" },
+      { id: "driver", label: "Driver" },
+    ],
+    swingLengths: [{ id: "waist", label: "Waist-high" }],
+    costs: [
+      { id: "none", label: "None in particular" },
+      { id: "tee", label: "From the tee" },
+    ],
+  },
+  scales: {},
   drills: {
     "disc-turn": drill("Disc turn"),
     "edge-notice": {
       ...drill("Edge noticing"),
       id: "edge-notice",
-      notice: "edge",
+      notice: EDGE,
     },
   },
   ownDrills: [],
@@ -191,7 +218,15 @@ export const LESSON: Lesson = {
   studentName: "Ferris Dunmore",
   handedness: "right",
   heldOn: "2026-12-01",
-  entry: { approach: { pressure: "early-return" }, signs: {}, before: moment(), after: moment(), note: "" },
+  entry: {
+    approach: { pressure: "early-return" },
+    signs: {},
+    before: moment(),
+    after: moment(),
+    note: "",
+    tries: {},
+  },
+  studentUnits: "metric",
   diagnosis: {
     faults: [
       {
@@ -250,7 +285,14 @@ export const block = (part: Partial<PlanBlock> = {}): PlanBlock => ({
 });
 
 export const SIGNED_IN: Session = {
-  account: { id: "coach", name: "Ferris Dunmore", email: "ferris@x.example", role: "student", owner: false },
+  account: {
+    id: "coach",
+    name: "Ferris Dunmore",
+    email: "ferris@x.example",
+    role: "student",
+    owner: false,
+    units: "metric",
+  },
   firstRun: false,
   demo: [],
   daysAhead: 0,
@@ -263,6 +305,8 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
   return {
     name: "Ferris Dunmore",
     handedness: "right",
+    units: "metric",
+    tempo: { backswing: 840, downswing: 280, own: false },
     plan: {
       id: "p1",
       studentId: "s1",

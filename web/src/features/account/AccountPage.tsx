@@ -1,6 +1,9 @@
-import { useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link } from "react-router";
+import { api } from "@/api/client";
 import { queries } from "@/api/queries";
+import { Choice } from "@/ui/Choice";
+import { Failed } from "@/ui/Notice";
 import { AccountPanel } from "./AccountPanel";
 import { Title } from "@/ui/Title";
 
@@ -18,7 +21,36 @@ export default function AccountPage() {
           The academy{account?.owner && ", which you own"}
         </Link>
       </header>
+      {account && <OwnUnits units={account.units} />}
       <AccountPanel codes />
     </div>
+  );
+}
+
+/** In which units the coach reads and types; each student has their own. */
+function OwnUnits({ units }: { units: string }) {
+  const client = useQueryClient();
+  const set = useMutation({
+    mutationFn: (next: string) => api.put<void>("/api/account/units", { units: next }),
+    // Everything with a length in it is said anew.
+    onSuccess: () => client.invalidateQueries(),
+  });
+  return (
+    <section aria-labelledby="units" className="grid gap-2">
+      <h2 id="units">Units</h2>
+      <Choice
+        label="Units"
+        value={set.isPending ? set.variables : units}
+        options={[
+          { id: "metric", label: "Metric: cm, m" },
+          { id: "imperial", label: "Imperial: in, yd" },
+        ]}
+        onChange={(next) => set.mutate(next)}
+      />
+      <p className="text-soft text-sm">
+        For what you read and type. Each student has their own on the phone and on paper.
+      </p>
+      {set.isError && <Failed error={set.error} />}
+    </section>
   );
 }

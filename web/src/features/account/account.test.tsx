@@ -14,7 +14,7 @@ import WelcomePage from "./WelcomePage";
 const nobody: Session = { firstRun: false, demo: [], daysAhead: 0 };
 const as = (role: string): Session => ({
   ...nobody,
-  account: { id: "me", name: "X", email: "x@x.example", role, owner: false },
+  account: { id: "me", name: "X", email: "x@x.example", role, owner: false, units: "metric" },
 });
 
 afterEach(() => {

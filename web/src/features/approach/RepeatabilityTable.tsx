@@ -1,5 +1,7 @@
 import type { Approach, Catalogue } from "@/api/types";
-import { NumberField } from "@/ui/NumberField";
+import { MetricField } from "@/ui/MetricField";
+import { inDigits } from "@/ui/number";
+import { type Scale, scaleOf, toSaid } from "@/ui/units";
 import { Wide } from "@/ui/Wide";
 
 type Sem = Approach["repeatability"][number];
@@ -41,7 +43,7 @@ export function RepeatabilityTable({
           {quantities.map((q) => (
             <tr key={q.quantity} className="border-line border-b">
               <th scope="row" className="py-1 pr-6 font-normal">
-                {q.label}, {q.unit}
+                {q.label}, {scaleOf(catalogue.scales, q.unit).unit}
               </th>
               {sources.map((s) => {
                 const sem = sems.find((x) => x.quantity === q.quantity && x.source === s.id);
@@ -50,6 +52,7 @@ export function RepeatabilityTable({
                     {sem ? (
                       <SemField
                         sem={sem}
+                        scale={scaleOf(catalogue.scales, q.unit)}
                         label={`${q.label}, ${s.label.toLowerCase()}`}
                         onChange={onChange}
                       />
@@ -67,19 +70,31 @@ export function RepeatabilityTable({
   );
 }
 
-function SemField({ sem, label, onChange }: { sem: Sem; label: string; onChange: (sem: Sem) => void }) {
+function SemField({
+  sem,
+  scale,
+  label,
+  onChange,
+}: {
+  sem: Sem;
+  scale: Scale;
+  label: string;
+  onChange: (sem: Sem) => void;
+}) {
+  const assumed = inDigits(toSaid(sem.assumed, scale), 2);
   return (
     <span className="grid justify-items-start">
-      <NumberField
+      <MetricField
+        scale={scale}
         aria-label={label}
         lowest={sem.assumed / WIDEST}
         highest={sem.assumed * WIDEST}
         decimals={2}
         value={sem.sem}
-        placeholder={String(sem.assumed)}
+        placeholder={assumed}
         onChange={(n) => onChange({ ...sem, sem: n ?? sem.assumed })}
       />
-      {sem.sem !== sem.assumed && <span className="text-soft text-sm">assumed {sem.assumed}</span>}
+      {sem.sem !== sem.assumed && <span className="text-soft text-sm">assumed {assumed}</span>}
     </span>
   );
 }

@@ -49,7 +49,7 @@ describe("how a coach teaches", () => {
     show(<ApproachPage />);
     const field = await screen.findByLabelText("Shares, seen by the coach");
     fireEvent.change(field, { target: { value: "900" } });
-    expect(screen.getByRole("alert").textContent).toBe("From 1.6 to 40.");
+    expect(screen.getByRole("alert").textContent).toBe("From 1.6 to 40 %.");
     fireEvent.change(field, { target: { value: "6" } });
     expect(screen.getByText("assumed 8")).toBeTruthy();
     await waitFor(() =>

@@ -11,10 +11,13 @@ import { type Eased, MakeSmaller } from "./SmallerPlan";
 
 type Entry = Wire["AttentionView"];
 
-const KIND: Record<string, string> = {
+/** What wants the coach, in a word. */
+export const KIND: Record<string, string> = {
   pain: "Pain",
   lost: "Lost twice",
   stuck: "Stuck",
+  strike: "Strike",
+  noticed: "Feels it otherwise",
   absent: "No practice",
   "gate-waits": "Gate waits",
   "plan-over": "Plan ended",
@@ -41,7 +44,9 @@ export function AttentionEntry({
   });
   const seen = () =>
     api.post("/api/day/seen", { studentId: entry.studentId, kind: entry.kind, key: entry.key });
-  const drill = entry.drill ? `${catalogue.drills[entry.drill]?.name ?? entry.drill}. ` : "";
+  // What was noticed names its drill itself.
+  const drill =
+    entry.drill && entry.kind !== "noticed" ? `${catalogue.drills[entry.drill]?.name ?? entry.drill}. ` : "";
   return (
     <li className="border-line grid gap-1 border-b py-3">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
@@ -152,6 +157,9 @@ function Action({
           Begin a lesson
         </Button>
       );
+    case "strike":
+    case "noticed":
+      return <ButtonLink to={`/students/${entry.studentId}#practice`}>Look at the practice</ButtonLink>;
     case "lost":
     case "stuck":
       return entry.lessonId ? (

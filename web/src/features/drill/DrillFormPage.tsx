@@ -11,6 +11,7 @@ import { Field } from "@/ui/Field";
 import { Failed, Loading } from "@/ui/Notice";
 import { DiagramFields } from "./DiagramFields";
 import { HalfStepFields } from "./HalfStepFields";
+import { NoticeFields } from "./NoticeFields";
 import { covered, idFor, NEW_DRILL, problemsByField, withRungs } from "./drillForm";
 import { type Change, Checks, type Option, Pick } from "./fields";
 import { Title } from "@/ui/Title";
@@ -159,16 +160,8 @@ function DrillForm({
               onPick={(high) => setDrill(withRungs(drill, drill.rungs[0] ?? high, high, catalogue))}
             />
             <Pick label="Pace" value={drill.pace} options={PACES} onPick={(pace) => change({ pace })} />
-            <Pick
-              label="Asked after each set"
-              value={drill.notice ?? ""}
-              options={[
-                { id: "", label: "nothing" },
-                ...catalogue.notices.map((n) => ({ id: n.id, label: n.question })),
-              ]}
-              onPick={(notice) => change({ notice: notice || undefined })}
-            />
           </div>
+          <NoticeFields drill={drill} catalogue={catalogue} change={change} error={wrong.notice} />
           {rungs.map((rung, i) => (
             <Field
               key={rung}

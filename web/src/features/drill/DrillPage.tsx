@@ -5,6 +5,7 @@ import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Drill } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { rightOf } from "./notice";
 import { DrillDiagram } from "./DrillDiagram";
 import { ShareDrill } from "./SharedDrills";
 import { Title } from "@/ui/Title";
@@ -135,7 +136,10 @@ function Facts({ drill, catalogue }: { drill: Drill; catalogue: Catalogue }) {
     ["Works directly on", said(drill.main, catalogue.faults)],
     ["Helps with", everyFault ? "every fault of the movement" : said(drill.helps, catalogue.faults)],
     ["Tells by", said(drill.feedback, catalogue.feedback)],
-    ["Asked after each set", catalogue.notices.find((n) => n.id === drill.notice)?.question],
+    [
+      "Asked after each set",
+      drill.notice ? `${drill.notice.question} Good: ${rightOf(drill.notice, catalogue.scales)}.` : undefined,
+    ],
     ["Where", said(drill.places, catalogue.places)],
     ["Kit", said(drill.kit, catalogue.equipment) ?? "nothing"],
     ["Goes with", said(drill.needs, choices)],

@@ -14,6 +14,7 @@ const PROGRESS: Progress = {
   promised: [
     { fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed", checks: [8, 9] },
   ],
+  between: [],
   notes: [],
   changes: [
     {

@@ -26,6 +26,7 @@ import { SchoolOfLesson } from "./SchoolOfLesson";
 import { TakeBack } from "./TakeBack";
 import { StartCheck } from "./StartCheck";
 import { TallyKeys } from "./TallyKeys";
+import { TriedPanel } from "./TriedPanel";
 import { ShotsPanel } from "../shots/ShotsPanel";
 import { useLessonEntry } from "./useLessonEntry";
 import { WhyPanel } from "./WhyPanel";
@@ -36,6 +37,7 @@ const VIEWS = [
   { id: "since", label: "Since last time" },
   { id: "feet", label: "Feet" },
   { id: "why", label: "Why" },
+  { id: "tried", label: "Tried" },
   { id: "after", label: "After" },
 ];
 
@@ -179,6 +181,15 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
             ) : (
               <Loading what="Saving" />
             ))}
+          {view === "tried" && (
+            <TriedPanel
+              lesson={lesson}
+              entry={entry}
+              saved={work.state === "saved"}
+              catalogue={catalogue}
+              change={change}
+            />
+          )}
           {(view === "before" || view === "after") && (
             <>
               <TallyKeys entry={entry} moment={moment} catalogue={catalogue} change={change} />

@@ -1,7 +1,8 @@
 import { type FormEvent, useState } from "react";
 import type { Catalogue, Diagnosis, LessonEntry, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { NumberField } from "@/ui/NumberField";
+import { MetricField } from "@/ui/MetricField";
+import { scaleOf } from "@/ui/units";
 import { answered, DECIMALS, read } from "./changes";
 
 const SHOWN = 4;
@@ -119,18 +120,19 @@ function ReadingRow({
     );
   };
   const where = catalogue.checkpoints.find((c) => c.id === next.at)?.brief.toLowerCase();
+  const scale = scaleOf(catalogue.scales, measure.unit);
   const label = where ? `${measure.label}, ${where}` : measure.label;
   return (
     <Row label={label} how={next.how} effort={next.effort}>
       <form onSubmit={add} className="flex items-center gap-1">
-        <NumberField
-          aria-label={`${label}, in ${measure.unit}`}
+        <MetricField
+          scale={scale}
+          aria-label={`${label}, in ${scale.unit}`}
           className="min-h-11 w-16"
-          placeholder={measure.unit}
+          placeholder={scale.unit}
           lowest={measure.lowest}
           highest={measure.highest}
           decimals={DECIMALS}
-          unit={measure.unit}
           value={value}
           onChange={setValue}
         />

@@ -3,7 +3,9 @@ import { type FormEvent, useState } from "react";
 import type { Catalogue, LessonEntry, MomentName } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { inDigits } from "@/ui/number";
+import { MetricField } from "@/ui/MetricField";
 import { NumberField } from "@/ui/NumberField";
+import { scaleOf, toSaid } from "@/ui/units";
 import { DECIMALS, read, unread } from "./changes";
 
 /** A few measures with their source and number of swings. */
@@ -27,6 +29,7 @@ export function ReadingsForm({
   const measure = measures.find((m) => m.id === id) ?? measures[0]!;
   const sources = catalogue.sources.filter((s) => measure.sources.includes(s.id));
   const moments = catalogue.checkpoints.filter((c) => measure.asks.includes(c.id));
+  const scale = scaleOf(catalogue.scales, measure.unit);
   const askedAt = measure.asks.includes(at) ? at : (measure.asks[measure.asks.length - 1] ?? at);
   const usable = sources.some((s) => s.id === source) ? source : (sources[0]?.id ?? "seen");
 
@@ -69,17 +72,17 @@ export function ReadingsForm({
             ))}
           </select>
         )}
-        <NumberField
-          aria-label={`Value in ${measure.unit}`}
-          placeholder={measure.unit}
+        <MetricField
+          scale={scale}
+          aria-label={`Value in ${scale.unit}`}
+          placeholder={scale.unit}
           lowest={measure.lowest}
           highest={measure.highest}
           decimals={DECIMALS}
-          unit={measure.unit}
           value={value}
           onChange={setValue}
         />
-        <span>{measure.unit}</span>
+        <span>{scale.unit}</span>
         <select aria-label="Source" value={usable} onChange={(e) => setSource(e.target.value)}>
           {sources.map((s) => (
             <option key={s.id} value={s.id}>
@@ -106,6 +109,7 @@ export function ReadingsForm({
       <ul className="flex flex-wrap gap-2">
         {entry[moment].readings.map((reading, index) => {
           const of = catalogue.measures.find((m) => m.id === reading.id);
+          const scale = scaleOf(catalogue.scales, of?.unit ?? "");
           const where = catalogue.checkpoints.find((c) => c.id === reading.at)?.label.toLowerCase();
           return (
             <li
@@ -114,7 +118,8 @@ export function ReadingsForm({
             >
               <span>
                 {of?.label}
-                {where ? `, ${where}` : ""}: <strong>{inDigits(reading.value, DECIMALS)}</strong> {of?.unit}{" "}
+                {where ? `, ${where}` : ""}:{" "}
+                <strong>{inDigits(toSaid(reading.value, scale), DECIMALS)}</strong> {scale.unit}{" "}
                 <span className="text-soft text-sm">
                   {reading.source}, {reading.swings}
                 </span>

@@ -25,7 +25,7 @@ export function SinceLast({
   const progress = useQuery(queries.progress(lessonId));
   if (progress.isPending) return <Loading />;
   if (progress.isError) return <Failed error={progress.error} again={() => progress.refetch()} />;
-  const { since, sinceLesson, worked, done, promised, changes, notes, proposal } = progress.data;
+  const { since, sinceLesson, worked, done, promised, changes, between, notes, proposal } = progress.data;
   if (!since)
     return <p className="text-soft">No earlier lesson was measured: there is nothing to compare with yet.</p>;
   const faults = worked.map((id) => catalogue.faults.find((f) => f.id === id)?.label ?? id);
@@ -67,6 +67,7 @@ export function SinceLast({
       ) : (
         <ChangesTable changes={changes} />
       )}
+      {between.length > 0 && <Practised sums={between} />}
       {notes.map((note) => (
         <p key={note} className="text-soft text-sm">
           {note}
@@ -86,6 +87,49 @@ export function SinceLast({
         </Link>
       </div>
     </div>
+  );
+}
+
+/** What practice itself told since then; what tells most of the movement is in sight, each ball a tap away. */
+function Practised({ sums }: { sums: Progress["between"] }) {
+  const balls = sums.filter((s) => s.id.startsWith("practice:"));
+  const others = sums.filter((s) => !balls.includes(s));
+  return (
+    <section aria-labelledby="practised">
+      <h2 id="practised">Told by practice</h2>
+      {others.length > 0 && <Sums sums={others} />}
+      {balls.length > 0 && (
+        <details open={others.length === 0}>
+          <summary className="text-soft w-fit cursor-pointer py-1">Balls hit in practice</summary>
+          <Sums sums={balls} />
+        </details>
+      )}
+    </section>
+  );
+}
+
+function Sums({ sums }: { sums: Progress["between"] }) {
+  return (
+    <Wide label="Told by practice">
+      <table className="w-fit border-collapse text-left">
+        <tbody>
+          {sums.map((sum) => (
+            <tr key={sum.id} className="border-line border-b align-baseline">
+              <td className="py-1 pr-4">{sum.label}</td>
+              <td className="pr-4 whitespace-nowrap">
+                <strong>
+                  {sum.hits} of {sum.of}
+                </strong>{" "}
+                {sum.tries}
+              </td>
+              <td className="text-soft whitespace-nowrap">
+                {Math.round(sum.low)} to {Math.round(sum.high)} %{sum.few && ", few yet"}
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 

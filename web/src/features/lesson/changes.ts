@@ -56,3 +56,50 @@ export function unread(entry: LessonEntry, moment: MomentName, index: number): L
   const readings = entry[moment].readings.filter((_, i) => i !== index);
   return { ...entry, [moment]: { ...entry[moment], readings } };
 }
+
+export type Try = Wire["TryEntry"];
+
+/** The stages of a lesson in order, with the name that each is kept under. */
+export function triesOf(entry: LessonEntry): { name: string; tried: Try }[] {
+  return Object.entries(entry.tries ?? {})
+    .map(([name, tried]) => ({ name, tried }))
+    .sort((a, b) => a.tried.number - b.tried.number || a.name.localeCompare(b.name));
+}
+
+/** One more stage, after the last; with the same club and length, for so it is compared. */
+export function withTry(entry: LessonEntry, name: string, drill?: string): LessonEntry {
+  const last = triesOf(entry).at(-1)?.tried;
+  const tried: Try = {
+    number: (last?.number ?? 0) + 1,
+    drill,
+    words: "",
+    club: last?.club,
+    length: last?.length,
+    readings: [],
+    shots: { flight: {}, strike: {}, divot: {} },
+    same: [],
+  };
+  return { ...entry, tries: { ...entry.tries, [name]: tried } };
+}
+
+export function tryChanged(entry: LessonEntry, name: string, part: Partial<Try>): LessonEntry {
+  const tried = entry.tries?.[name];
+  return tried ? { ...entry, tries: { ...entry.tries, [name]: { ...tried, ...part } } } : entry;
+}
+
+export function withoutTry(entry: LessonEntry, name: string): LessonEntry {
+  return { ...entry, tries: without(entry.tries ?? {}, name) };
+}
+
+/** A stage's balls and readings in place of the first ones, so that what counts those counts these. */
+export function asMoment(tried: Try): LessonEntry {
+  const none = { readings: [], shots: { flight: {}, strike: {}, divot: {} } };
+  return {
+    approach: {},
+    signs: {},
+    before: { readings: tried.readings, shots: tried.shots },
+    after: none,
+    note: "",
+    tries: {},
+  };
+}

@@ -14,6 +14,7 @@ import { useOwnDrafts, withKept } from "./unsent";
 const PARTS: Record<string, string> = {
   signs: "signs",
   note: "the note",
+  tries: "what was tried",
   approach: "the approach",
   "before.shots": "balls before",
   "before.readings": "readings before",
@@ -47,7 +48,7 @@ export function useLessonEntry(lesson: Lesson) {
       if (!answer || !("diagnosis" in answer)) return;
       client.setQueryData(queries.lesson(lesson.id).queryKey, answer);
       // What is computed from the entry is asked for again where it is shown.
-      for (const part of ["progress", "feet", "hip-line"])
+      for (const part of ["progress", "feet", "hip-line", "tried"])
         void client.invalidateQueries({ queryKey: ["lessons", lesson.id, part] });
     },
     [client, lesson.id, save],

@@ -1,9 +1,12 @@
+import { Minus } from "lucide-react";
 import { useState } from "react";
 import type { Catalogue } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Note } from "@/ui/Notice";
+import { BallPanel } from "./BallPanel";
 import { PainFields } from "./PainFields";
+import { toldOf, withTold } from "./session";
 import type { useSession } from "./useSession";
 import { Title } from "@/ui/Title";
 
@@ -14,7 +17,6 @@ const FEEL = [
   { id: "4", label: "4" },
   { id: "5", label: "Clear" },
 ];
-const FLIGHTS = 9;
 
 /** Clear or lost, pain, balls and a note; then what the gate says. */
 export function AfterPractice({
@@ -54,40 +56,7 @@ export function AfterPractice({
         onChange={(pain) => change((e) => ({ ...e, pain }))}
         onHalfTold={setHalfTold}
       />
-      {hitBalls && (
-        <fieldset>
-          <legend className="mb-2 font-semibold">How did the balls fly?</legend>
-          <div className="grid grid-cols-3 gap-2">
-            {catalogue.ballResults
-              .filter((r) => r.kind === "flight")
-              .slice(0, FLIGHTS)
-              .map((r) => {
-                const count = entry.balls.flight?.[r.id] ?? 0;
-                const set = (n: number) =>
-                  change((e) => ({
-                    ...e,
-                    balls: { ...e.balls, flight: { ...e.balls.flight, [r.id]: Math.max(0, n) } },
-                  }));
-                return (
-                  <Button
-                    key={r.id}
-                    aria-label={`${r.label}: ${count}`}
-                    className="min-h-14! px-2!"
-                    onClick={() => set(count + 1)}
-                  >
-                    <span className="grid text-sm">
-                      {r.label}
-                      <strong className="text-lg leading-none">{count || "·"}</strong>
-                    </span>
-                  </Button>
-                );
-              })}
-          </div>
-          <Button weight="quiet" onClick={() => change((e) => ({ ...e, balls: { ...e.balls, flight: {} } }))}>
-            Start the count again
-          </Button>
-        </fieldset>
-      )}
+      {hitBalls && <Balls catalogue={catalogue} session={session} />}
       <label className="grid gap-1">
         <span className="font-semibold">A note to your coach, if you like</span>
         <textarea
@@ -119,6 +88,83 @@ export function AfterPractice({
         )}
       </div>
     </main>
+  );
+}
+
+const KINDS = [
+  { id: "flight", legend: "How did the balls fly?" },
+  { id: "strike", legend: "How were they struck?" },
+] as const;
+
+/** Balls told one by one, to be looked over; where none was, they can be counted here. */
+function Balls({ catalogue, session }: { catalogue: Catalogue; session: ReturnType<typeof useSession> }) {
+  const { entry, change } = session;
+  const told = entry.blocks
+    .map((b) => ({ at: b.block, said: toldOf(entry, b.block) }))
+    .filter(({ said }) => said.balls.some((b) => b.flight || b.strike));
+  if (told.length > 0) {
+    return (
+      <section className="grid gap-3">
+        <h2>The balls</h2>
+        {told.map(({ at, said }) => (
+          <details key={at} open={told.length === 1}>
+            <summary className="min-h-11 cursor-pointer py-2 font-semibold">
+              {catalogue.drills[session.blocks[at]?.drill ?? ""]?.name}: {said.balls.length} balls
+            </summary>
+            <BallPanel
+              catalogue={catalogue}
+              told={said}
+              onTold={(part) => change((e) => withTold(e, at, session.blocks[at]!, part))}
+            />
+          </details>
+        ))}
+      </section>
+    );
+  }
+  return (
+    <>
+      {KINDS.map(({ id, legend }) => (
+        <fieldset key={id}>
+          <legend className="mb-2 font-semibold">{legend}</legend>
+          <div className="grid grid-cols-3 gap-2">
+            {catalogue.ballResults
+              .filter((r) => r.kind === id)
+              .map((r) => {
+                const counts = entry.balls[id] ?? {};
+                const count = counts[r.id] ?? 0;
+                const set = (n: number) =>
+                  change((e) => ({
+                    ...e,
+                    balls: { ...e.balls, [id]: { ...counts, [r.id]: Math.max(0, n) } },
+                  }));
+                return (
+                  <span key={r.id} className="border-strong-line bg-sheet flex rounded-md border">
+                    <button
+                      type="button"
+                      aria-label={`${r.label}: ${count}`}
+                      className="grid min-h-14 flex-1 justify-items-center py-1 text-sm"
+                      onClick={() => set(count + 1)}
+                    >
+                      {r.label}
+                      <strong className="text-lg leading-none">{count || "·"}</strong>
+                    </button>
+                    {count > 0 && (
+                      <button
+                        type="button"
+                        aria-label={`One ${r.label} less`}
+                        className="border-line min-w-11 border-l"
+                        onClick={() => set(count - 1)}
+                      >
+                        <Minus aria-hidden className="mx-auto size-4" />
+                      </button>
+                    )}
+                  </span>
+                );
+              })}
+          </div>
+        </fieldset>
+      ))}
+    </>
   );
 }
 

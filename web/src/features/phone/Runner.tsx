@@ -1,28 +1,39 @@
-import { Undo2, X } from "lucide-react";
+import { Ear, Undo2, X } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import type { Catalogue, Hand } from "@/api/types";
+import type { Catalogue, Drill, Hand } from "@/api/types";
 import { Button } from "@/ui/Button";
+import { IconButton } from "@/ui/IconButton";
 import { Note } from "@/ui/Notice";
+import { Title } from "@/ui/Title";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { instruction } from "../drill/instruction";
 import { halfStepOf, speedOf } from "../plan/dose";
+import { below } from "./asides";
+import { BallPanel } from "./BallPanel";
+import { answerFor, want, wanted } from "./handsFree";
+import { HandsFreeSheet } from "./HandsFreeSheet";
+import type { Release } from "./hearing";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
-import { Noticing } from "./Noticing";
 import {
-  endsSet,
-  isContrast,
   marksOf,
-  nextIsStrike,
   noticedOf,
-  wanted,
+  placeIn,
+  type RunBlock,
+  type Said,
+  toldOf,
   withMarks,
   withNoticed,
+  withSpeed,
+  withTold,
 } from "./session";
+import { SetQuestions } from "./SetQuestions";
 import type { Today } from "./today";
+import { TurnOffer } from "./TurnOffer";
+import { formNow, offered } from "./turns";
+import { useBeat, useHearing } from "./useHandsFree";
 import type { useSession } from "./useSession";
-import { Title } from "@/ui/Title";
 
 const NOW: Record<string, string> = {
   brush: "Now brush the mark",
@@ -33,6 +44,10 @@ const NOW: Record<string, string> = {
   course: "Now a ball",
 };
 const KIND: Record<string, string> = { refresh: "To warm up", main: "Main block", check: "Check, scored" };
+const ASIDE: Record<string, string> = {
+  below: "Lost: one set on the rung below",
+  "first-ten": "Days without practice: ten first, to see what stayed",
+};
 
 /** One block: one cue, two large targets, pips in sets, a rest after each. */
 export function Runner({
@@ -41,6 +56,7 @@ export function Runner({
   session,
   at,
   onNext,
+  onAside,
   onEnd,
 }: {
   today: Today;
@@ -48,45 +64,79 @@ export function Runner({
   session: ReturnType<typeof useSession>;
   at: number;
   onNext: () => void;
+  onAside: (block: RunBlock) => void;
   onEnd: () => void;
 }) {
-  const { blocks } = session;
+  const { blocks, entry } = session;
   const block = blocks[at]!;
   const drill = catalogue.drills[block.drill]!;
-  const rung = catalogue.rungs.find((r) => r.id === block.rung)!;
-  const notice = catalogue.notices.find((n) => n.id === drill.notice);
-  const marks = marksOf(session.entry, at);
-  const full = marks.length >= wanted(block);
+  const rules = catalogue.practice;
+  const marks = marksOf(entry, at);
+  const told = toldOf(entry, at);
+  const place = placeIn(block, marks.length, told.turns, rules.rehearsals);
+  const realBall = catalogue.forms.some((f) => f.id === block.form && f.realBall);
   const [resting, setResting] = useState(false);
+  const [declined, setDeclined] = useState(0);
+  const [free, setFree] = useState(wanted);
+  const [freeOpen, setFreeOpen] = useState(false);
+  const [release, setRelease] = useState<Release>();
+  useAwake();
+
+  const tell = (part: Partial<Said>) => session.change((e) => withTold(e, at, block, part));
   const mark = (sign: "+" | "-" | "o") => {
-    if (full) return;
+    if (place.full) return;
     const next = marks + sign;
-    session.change((e) => withMarks(e, at, block, next));
-    if (endsSet(block, next.length)) setResting(true);
+    const ball = place.strike && realBall && sign !== "o";
+    session.change((e) => {
+      const marked = withMarks(e, at, block, next);
+      return ball ? withTold(marked, at, block, { balls: [...told.balls, {}] }) : marked;
+    });
+    const then = placeIn(block, next.length, told.turns, rules.rehearsals);
+    if (then.inSet === 0 && then.set > place.set && !then.full) setResting(true);
   };
   const undo = () => {
     setResting(false);
-    session.change((e) => withMarks(e, at, block, marks.slice(0, -1)));
+    const fewer = marks.slice(0, -1);
+    const was = placeIn(block, fewer.length, told.turns, rules.rehearsals);
+    const ball = was.strike && realBall && !marks.endsWith("o");
+    session.change((e) =>
+      withTold(withMarks(e, at, block, fewer), at, block, {
+        turns: told.turns.filter((t) => t.at <= fewer.length),
+        balls: ball ? told.balls.slice(0, -1) : told.balls,
+      }),
+    );
   };
-  useAwake();
+  const offer = place.full ? null : offered(block, marks, told.turns, declined, rules);
+  const lastSet = Math.max(0, place.full ? block.sets - 1 : place.set - 1);
 
-  const set = Math.floor(marks.length / block.repsPerSet);
-  const lastSet = Math.max(0, set - 1);
-  const inSet = marks.slice(Math.min(set, block.sets - 1) * block.repsPerSet);
-  const strike = nextIsStrike(block, marks.length);
-  const contrast = isContrast(block, marks.length);
-  const good = [...marks].filter((m) => m === "+").length;
+  useBeat(free.beat && !resting && !place.full, today.tempo);
+  const listening = useHearing(
+    { sound: free.sound, release: free.release && drill.notice?.kind === "sound" },
+    {
+      onCount: () => !resting && !place.contrast && mark("+"),
+      onRelease: (heard) => {
+        setRelease(heard);
+        if (heard.kind !== "timed" && heard.kind !== "silent") return;
+        const said = answerFor(heard.kind === "timed" ? heard.ms : null);
+        session.change((e) => withNoticed(e, at, block, place.set, said));
+      },
+    },
+  );
+
   return (
     <main className="grid min-h-dvh grid-rows-[auto_1fr_auto] gap-3 px-5 pt-3 pb-[max(1rem,env(safe-area-inset-bottom))]">
       <header className="flex items-center gap-2">
         <div className="flex-1">
           <p className="text-soft text-sm">
-            {KIND[block.kind]}, {at + 1} of {blocks.length}
+            {block.aside ? ASIDE[block.aside] : `${KIND[block.kind]}, ${at + 1} of ${ownBlocks(blocks)}`}
             {session.unsent && session.error && " · kept on the phone"}
           </p>
           <Title>{drill.name}</Title>
           <h1 className="text-2xl!">{drill.name}</h1>
         </div>
+        <IconButton label="Without hands" onClick={() => setFreeOpen(true)}>
+          <Ear aria-hidden className="size-6" />
+        </IconButton>
         <Link
           to="/today"
           aria-label="Leave, to be taken up again"
@@ -98,68 +148,59 @@ export function Runner({
 
       <div className="grid content-start gap-3">
         <p className="font-serif text-3xl leading-tight">{block.cue}</p>
-        <p>{instruction(drill, block)}</p>
-        {halfStepOf(block) && (
-          <p>
-            <strong>{block.conditionLabel}.</strong> {block.conditionDo}
-          </p>
-        )}
-        <p className="text-soft">
-          {rung.label}, {speedOf(block)}
-          {block.strikes > 0 && `. ${catalogue.forms.find((f) => f.id === block.form)?.how}`}
-        </p>
-        {resting ? (
-          <Rest key={marks.length} seconds={block.restSeconds} onOver={() => setResting(false)} />
+        <Instruction block={block} drill={drill} turns={told.turns} catalogue={catalogue} />
+        {resting && <Rest key={marks.length} seconds={block.restSeconds} onOver={() => setResting(false)} />}
+        {realBall && (told.balls.length > 0 || place.strike) ? (
+          <BallPanel catalogue={catalogue} told={told} onTold={tell} />
         ) : (
-          <div className="grid grid-cols-[11rem_1fr] items-center gap-4">
-            <DrillDiagram diagram={drill.diagram} hand={today.handedness as Hand} title={drill.name} />
-            <p className="text-soft leading-snug">
-              {block.scored && <strong className="text-ink">Good is: {drill.good}</strong>}
-              {!block.scored && drill.feel}
-            </p>
-          </div>
+          !resting && (
+            <Look free={free.tap && !place.full} onTap={() => mark("+")} {...{ today, block, drill }} />
+          )
         )}
-        {notice && (resting || full) && (
-          <Noticing
-            notice={notice}
-            said={noticedOf(session.entry, at)[lastSet] ?? ""}
-            onSay={(said) => session.change((e) => withNoticed(e, at, block, lastSet, said))}
+        {(resting || place.full) && (
+          <SetQuestions
+            notice={drill.notice}
+            scales={catalogue.scales}
+            noticed={noticedOf(entry, at)[lastSet] ?? ""}
+            onNoticed={(said) => session.change((e) => withNoticed(e, at, block, lastSet, said))}
+            block={block}
+            speed={told.speeds[lastSet] ?? 0}
+            onSpeed={(speed) => session.change((e) => withSpeed(e, at, block, lastSet, speed))}
           />
         )}
+        {free.release && drill.notice?.kind === "sound" && <Released release={release} />}
         {drill.caution && <Note tone="warn">{drill.caution}</Note>}
-        <details>
-          <summary className="text-soft min-h-11 cursor-pointer py-2">How it goes</summary>
-          <dl className="grid gap-2 pb-2">
-            <Told term="Set-up" text={drill.setUp} />
-            <Told term="Do" text={drill.action} />
-            <Told term="Good rep" text={drill.good} />
-            <Told term="When it goes wrong" text={drill.mistake} />
-            <Told term="Easier" text={drill.easier} />
-            <Told term="Harder" text={drill.harder} />
-          </dl>
-        </details>
+        <HowItGoes drill={drill} />
       </div>
 
       <div className="grid gap-3">
-        <div className="flex items-center gap-3">
-          <Pips marks={full ? marks.slice(-block.repsPerSet) : inSet} of={block.repsPerSet} />
-          <p className="ml-auto text-right leading-tight" aria-live="polite">
-            {full ? "Block done" : `Set ${Math.min(set + 1, block.sets)} of ${block.sets}`}
-            <span className="text-soft block text-sm">
-              {good} good of {[...marks].filter((m) => m !== "o").length}
-            </span>
-          </p>
-        </div>
-        {full ? (
+        {offer && (
+          <TurnOffer
+            offer={offer}
+            block={block}
+            drill={drill}
+            rules={rules}
+            onTake={(kind) => tell({ turns: [...told.turns, { at: marks.length, kind }] })}
+            onDecline={() => setDeclined(marks.length)}
+          />
+        )}
+        <Count marks={marks} block={block} place={place} />
+        {place.full ? (
           <Button weight="main" className="min-h-24! text-xl" onClick={onNext}>
-            {at + 1 < blocks.length ? "Next block" : "To the end"}
+            {block.during !== undefined
+              ? "Back to the block"
+              : at + 1 < blocks.length
+                ? "Next block"
+                : "To the end"}
           </Button>
         ) : (
           <>
             {block.strikes > 0 && (
-              <p className="text-center font-semibold">{strike ? NOW[block.form] : "Now without a strike"}</p>
+              <p className="text-center font-semibold">
+                {place.strike ? NOW[block.form] : "Now without a strike"}
+              </p>
             )}
-            {contrast ? (
+            {place.contrast ? (
               <div className="grid gap-2">
                 <p>
                   <strong>This one wrong on purpose</strong>, to feel the difference. {drill.mistake}
@@ -175,20 +216,182 @@ export function Runner({
           </>
         )}
         <div className="flex justify-between">
-          <Button weight="quiet" disabled={marks.length === 0} onClick={undo}>
+          <Button weight="quiet" className="px-2!" disabled={marks.length === 0} onClick={undo}>
             <Undo2 aria-hidden className="size-5" /> Undo
           </Button>
-          {!full && (
-            <Button weight="quiet" onClick={at + 1 < blocks.length ? onNext : onEnd}>
-              Skip the rest
+          {!place.full && !block.aside && block.kind === "main" && (
+            <Button weight="quiet" className="px-2!" onClick={() => onAside(below(block, at, catalogue))}>
+              Lost it
             </Button>
           )}
-          <Button weight="quiet" onClick={onEnd}>
+          {!place.full && (
+            <Button weight="quiet" className="px-2!" onClick={onNext}>
+              Skip
+            </Button>
+          )}
+          <Button weight="quiet" className="px-2!" onClick={onEnd}>
             Stop here
           </Button>
         </div>
       </div>
+      <HandsFreeSheet
+        open={freeOpen}
+        onOpenChange={setFreeOpen}
+        all={free}
+        onChange={(all) => {
+          want(all);
+          setFree(all);
+        }}
+        sounds={drill.notice?.kind === "sound"}
+        tempo={`${today.tempo.backswing} and ${today.tempo.downswing} ms`}
+        own={today.tempo.own}
+        listening={listening}
+      />
     </main>
+  );
+}
+
+const ownBlocks = (blocks: RunBlock[]) => blocks.filter((b) => !b.aside).length;
+
+/** What to do now: the rung's own, or what the session has made of it. */
+function Instruction({
+  block,
+  drill,
+  turns,
+  catalogue,
+}: {
+  block: RunBlock;
+  drill: Drill;
+  turns: Said["turns"];
+  catalogue: Catalogue;
+}) {
+  const form = formNow(turns);
+  const next = drill.next[block.rung];
+  const rung = catalogue.rungs.find((r) => r.id === block.rung);
+  return (
+    <>
+      <p>{instruction(drill, block)}</p>
+      {form === "easier" && (
+        <p>
+          <strong>Easier now.</strong> {drill.easier}
+        </p>
+      )}
+      {form === "harder" && (
+        <p>
+          <strong>{next ? next.label : "Harder now"}.</strong> {next ? next.action : drill.harder}
+        </p>
+      )}
+      {halfStepOf(block) && !form && (
+        <p>
+          <strong>{block.conditionLabel}.</strong> {block.conditionDo}
+        </p>
+      )}
+      <p className="text-soft">
+        {rung?.label}, {speedOf(block)}
+        {block.strikes > 0 && `. ${catalogue.forms.find((f) => f.id === block.form)?.how}`}
+      </p>
+    </>
+  );
+}
+
+/** The picture of the drill with what a good one is; a target as large as that where reps are counted by a tap on it. */
+function Look({
+  free,
+  onTap,
+  today,
+  block,
+  drill,
+}: {
+  free: boolean;
+  onTap: () => void;
+  today: Today;
+  block: RunBlock;
+  drill: Drill;
+}) {
+  const look = (
+    <>
+      <DrillDiagram diagram={drill.diagram} hand={today.handedness as Hand} title={drill.name} />
+      <span className="text-soft leading-snug">
+        {block.scored ? <strong className="text-ink">Good is: {drill.good}</strong> : drill.feel}
+        {free && <strong className="text-ink block">Tap anywhere here: a good one.</strong>}
+      </span>
+    </>
+  );
+  const shape = "grid grid-cols-[11rem_1fr] items-center gap-4 text-left";
+  if (!free) return <div className={shape}>{look}</div>;
+  return (
+    <button
+      type="button"
+      className={`${shape} border-ink rounded-md border-2 border-dashed p-1`}
+      onClick={onTap}
+    >
+      {look}
+    </button>
+  );
+}
+
+const WHY_NOT: Record<string, string> = {
+  "no-strike": "The prop was heard, a strike was not.",
+  silent: "The strike was heard, the prop was not.",
+  "too-loud": "Too loud here to time it.",
+};
+
+/** When the prop sounded, as the microphone heard it. */
+function Released({ release }: { release?: Release }) {
+  return (
+    <p role="status" className="font-semibold">
+      {!release
+        ? "Listening for the prop and the strike."
+        : release.kind === "timed"
+          ? `The prop sounded ${Math.abs(release.ms)} ms ${release.ms >= 0 ? "before" : "after"} the strike.`
+          : WHY_NOT[release.kind]}
+    </p>
+  );
+}
+
+function HowItGoes({ drill }: { drill: Drill }) {
+  return (
+    <details>
+      <summary className="text-soft min-h-11 cursor-pointer py-2">How it goes</summary>
+      <dl className="grid gap-2 pb-2">
+        <Told term="Set-up" text={drill.setUp} />
+        <Told term="Do" text={drill.action} />
+        <Told term="Good rep" text={drill.good} />
+        <Told term="When it goes wrong" text={drill.mistake} />
+        <Told term="Easier" text={drill.easier} />
+        <Told term="Harder" text={drill.harder} />
+      </dl>
+    </details>
+  );
+}
+
+/** The pips of the present set, and how it goes in words. */
+function Count({
+  marks,
+  block,
+  place,
+}: {
+  marks: string;
+  block: RunBlock;
+  place: ReturnType<typeof placeIn>;
+}) {
+  const good = [...marks].filter((m) => m === "+").length;
+  const judged = [...marks].filter((m) => m !== "o").length;
+  const shown = place.full
+    ? marks.slice(-block.repsPerSet)
+    : place.inSet === 0
+      ? ""
+      : marks.slice(-place.inSet);
+  return (
+    <div className="flex items-center gap-3">
+      <Pips marks={shown} of={block.repsPerSet} />
+      <p className="ml-auto text-right leading-tight" aria-live="polite">
+        {place.full ? "Block done" : `Set ${Math.min(place.set + 1, block.sets)} of ${block.sets}`}
+        <span className="text-soft block text-sm">
+          {good} good of {judged}
+        </span>
+      </p>
+    </div>
   );
 }
 

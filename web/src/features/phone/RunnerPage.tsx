@@ -5,7 +5,7 @@ import type { Catalogue } from "@/api/types";
 import { Failed, Loading } from "@/ui/Notice";
 import { AfterPractice } from "./AfterPractice";
 import { Runner } from "./Runner";
-import { firstOpen } from "./session";
+import { following, firstOpen } from "./session";
 import { type Today, useToday } from "./today";
 import { useSession } from "./useSession";
 
@@ -22,7 +22,7 @@ export default function RunnerPage() {
 }
 
 function Session({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
-  const session = useSession(today);
+  const session = useSession(today, catalogue.practice.gapDays);
   const { blocks } = session;
   const [at, setAt] = useState(() => firstOpen(blocks, session.entry, today.stopped));
   const [finishing, setFinishing] = useState(false);
@@ -49,7 +49,8 @@ function Session({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
           catalogue={catalogue}
           session={session}
           at={at}
-          onNext={() => setAt(at + 1)}
+          onNext={() => setAt(following(blocks, at))}
+          onAside={(block) => setAt(session.add(block))}
           onEnd={() => setFinishing(true)}
         />
       )}

@@ -1,5 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Play } from "lucide-react";
+import { Link } from "react-router";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand } from "@/api/types";
@@ -35,6 +36,13 @@ export default function TodayPage() {
         </div>
       )}
       <TodayBody today={day.data} catalogue={catalogue.data} />
+      {day.data.plan && (
+        <p className="mt-6">
+          <Link to="/today/feet" className="inline-flex min-h-11 items-center">
+            Tell what the feet feel
+          </Link>
+        </p>
+      )}
       <OwnNotes />
     </PhoneFrame>
   );

@@ -2,37 +2,39 @@ import { useState } from "react";
 import { Button } from "@/ui/Button";
 import { shortDay } from "@/calendar/dates";
 import { Note } from "@/ui/Notice";
-import type { Kept } from "./outbox";
-import { useOutbox } from "./useOutbox";
+import { useOutbox, type Waits } from "./useOutbox";
 
 /** What of the student's practice the coach does not have yet. */
 export function Waiting() {
-  const { waiting, putAway } = useOutbox();
-  const unsent = waiting.filter((k) => k.state === "unsent");
+  const { waiting, putAway, tryAgain } = useOutbox();
+  const unsent = waiting.filter((w) => !w.refusal);
   return (
     <div role="status" className="grid gap-3 not-empty:mb-4">
       {unsent.length > 0 && (
         <Note tone="warn">
           Kept on this phone and sent as soon as there is a connection:{" "}
-          {unsent.map((k) => shortDay(k.entry.day)).join("; ")}.
+          {unsent
+            .map((w) => (w.what === "practice" ? shortDay(w.day) : `${w.what}, ${shortDay(w.day)}`))
+            .join("; ")}
+          .
         </Note>
       )}
       {waiting
-        .filter((k) => k.state === "refused")
-        .map((k) => (
-          <Refused key={k.id} kept={k} onPutAway={() => putAway(k.id)} />
+        .filter((w) => w.refusal)
+        .map((w) => (
+          <Refused key={w.id} one={w} onAgain={() => tryAgain(w.id)} onPutAway={() => putAway(w.id)} />
         ))}
     </div>
   );
 }
 
-/** A practice that was not taken; it goes only after a second tap, for it is nowhere else. */
-function Refused({ kept, onPutAway }: { kept: Kept; onPutAway: () => void }) {
+/** What was not taken; it goes only after a second tap, for it is nowhere else. */
+function Refused({ one, onAgain, onPutAway }: { one: Waits; onAgain: () => void; onPutAway: () => void }) {
   const [asked, setAsked] = useState(false);
   return (
     <Note tone="warn">
       <p>
-        {shortDay(kept.entry.day)} could not be taken: {kept.refusal} Show it to your coach.
+        {shortDay(one.day)} could not be taken: {one.refusal} Show it to your coach.
       </p>
       {asked ? (
         <p className="flex flex-wrap gap-2">
@@ -42,9 +44,12 @@ function Refused({ kept, onPutAway }: { kept: Kept; onPutAway: () => void }) {
           </Button>
         </p>
       ) : (
-        <Button weight="quiet" onClick={() => setAsked(true)}>
-          Put it away
-        </Button>
+        <p className="flex flex-wrap gap-2">
+          <Button onClick={onAgain}>Send it again</Button>
+          <Button weight="quiet" onClick={() => setAsked(true)}>
+            Put it away
+          </Button>
+        </p>
       )}
     </Note>
   );

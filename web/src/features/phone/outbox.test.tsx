@@ -1,8 +1,9 @@
+import { newId } from "@/api/newId";
 import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import { block, serve, show, SIGNED_IN } from "@/testing/fixtures";
 import { Outbox } from "./outbox";
-import { emptyEntry, newId, withMarks } from "./session";
+import { emptyEntry, withMarks } from "./session";
 import { Waiting } from "./Waiting";
 
 const draft = (day: string, marks = "+") => ({

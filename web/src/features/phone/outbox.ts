@@ -1,13 +1,12 @@
-import type { PlanBlock } from "@/api/types";
-import type { Entry } from "./session";
+import type { Entry, RunBlock } from "./session";
 
 /**
  * A practice session as the phone has it.
  *
- * @property planned the day's blocks as they were when it was begun: it is ended as it was begun, whatever the plan
- *   becomes meanwhile
+ * @property planned the day's blocks as they were when it was begun, and what came on top: it is ended as it was begun,
+ *   whatever the plan becomes meanwhile
  */
-export type Draft = { id: string; entry: Entry; planned: PlanBlock[] };
+export type Draft = { id: string; entry: Entry; planned: RunBlock[] };
 
 /** @property state whether the server has it as it is; a refused one is kept and not sent by itself again */
 export type Kept = Draft & { state: "unsent" | "sent" | "refused"; refusal?: string };
@@ -52,6 +51,15 @@ export class Outbox {
 
   markRefused(draft: Draft, refusal: string) {
     this.mark(draft, { state: "refused", refusal });
+  }
+
+  /** A session that was refused is to be sent again. */
+  tryAgain(id: string) {
+    this.store(
+      this.kept().map((k) =>
+        k.id === id && k.state === "refused" ? { ...k, state: "unsent" as const, refusal: undefined } : k,
+      ),
+    );
   }
 
   /** Forgets a session that was refused; one that may still go stays. */

@@ -1,15 +1,16 @@
+import { newId } from "@/api/newId";
 import { describe, expect, it } from "vitest";
 import type { PlanBlock } from "@/api/types";
 import {
   emptyEntry,
-  endsSet,
-  isContrast,
   firstOpen,
   marksOf,
-  newId,
-  nextIsStrike,
+  placeIn,
+  toldOf,
   withMarks,
   withNoticed,
+  withSpeed,
+  withTold,
 } from "./session";
 
 const block = (part: Partial<PlanBlock>): PlanBlock => ({
@@ -43,6 +44,9 @@ describe("a session", () => {
     expect(marksOf(entry, 1)).toBe("");
     const said = withNoticed(withNoticed(entry, 0, block({}), 2, "outer"), 0, block({}), 0, "inner");
     expect(said.blocks[0]).toMatchObject({ marks: "+-", noticed: ["inner", "", "outer"] });
+    const fast = withTold(withSpeed(said, 0, block({}), 1, 70), 0, block({}), { club: "wedge", balls: [{}] });
+    expect(fast.blocks[0]).toMatchObject({ marks: "+-", noticed: ["inner", "", "outer"] });
+    expect(toldOf(fast, 0)).toEqual({ speeds: [0, 70], club: "wedge", balls: [{}], turns: [] });
   });
 
   it("goes on where it was left and passes by what is stopped", () => {
@@ -53,30 +57,26 @@ describe("a session", () => {
     expect(firstOpen(blocks, entry, ["inner-prop", "disc-turn"])).toBe(3);
   });
 
-  it("rests after each set but the last", () => {
-    expect([4, 5, 6, 10].map((done) => endsSet(block({}), done))).toEqual([false, true, false, false]);
+  it("knows the set and whether the block is full", () => {
+    expect([4, 5, 6].map((done) => placeIn(block({}), done).set)).toEqual([0, 1, 1]);
+    expect([9, 10].map((done) => placeIn(block({}), done).full)).toEqual([false, true]);
   });
 
   it("beats the rhythm of rehearsals and balls; a check is all balls", () => {
     const short = block({ rung: "short", repsPerSet: 4, strikes: 2 });
-    expect([0, 1, 2, 3, 4].map((done) => nextIsStrike(short, done))).toEqual([
-      false,
-      false,
-      false,
-      true,
-      false,
-    ]);
+    const strike = (b: PlanBlock, done: number) => placeIn(b, done).strike;
+    expect([0, 1, 2, 3, 4].map((done) => strike(short, done))).toEqual([false, false, false, true, false]);
     const transfer = block({ rung: "transfer", sets: 1, repsPerSet: 8, strikes: 6 });
-    expect([0, 1, 3, 4].map((done) => nextIsStrike(transfer, done))).toEqual([false, true, true, false]);
-    expect(nextIsStrike(block({ kind: "check", strikes: 10 }), 0)).toBe(true);
-    expect(nextIsStrike(block({}), 3)).toBe(false);
+    expect([0, 1, 3, 4].map((done) => strike(transfer, done))).toEqual([false, true, true, false]);
+    expect(strike(block({ kind: "check", strikes: 10 }), 0)).toBe(true);
+    expect(strike(block({}), 3)).toBe(false);
   });
 
   it("spreads the reps that are wrong on purpose, and has none where the plan has none", () => {
     const twice = block({ sets: 3, repsPerSet: 10, contrast: 2 });
-    const at = Array.from({ length: 30 }, (_, done) => done).filter((done) => isContrast(twice, done));
+    const at = Array.from({ length: 30 }, (_, done) => done).filter((done) => placeIn(twice, done).contrast);
     expect(at).toEqual([14, 29]);
-    expect(isContrast(block({}), 4)).toBe(false);
+    expect(placeIn(block({}), 4).contrast).toBe(false);
   });
 
   it("makes identifiers the server takes", () => {

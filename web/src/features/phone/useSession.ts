@@ -1,28 +1,31 @@
+import { newId } from "@/api/newId";
 import { useQueryClient } from "@tanstack/react-query";
 import { useCallback, useState } from "react";
 import { queries } from "@/api/queries";
 import { useSaver } from "@/api/useSaver";
 import type { Draft, Outbox } from "./outbox";
 import { sendSession } from "./sending";
-import { emptyEntry, type Entry, newId } from "./session";
+import { asidesOf, firstTen } from "./asides";
+import { emptyEntry, type Entry, type RunBlock } from "./session";
 import type { Today } from "./today";
-import { useOwnOutbox } from "./useOutbox";
+import { useMailbag } from "./useOutbox";
 
 /**
  * Today's session: kept on the phone with every rep and sent whole to the server, so that sending it again does no
  * harm.
  */
-export function useSession(today: Today) {
+export function useSession(today: Today, gapDays: number) {
   const client = useQueryClient();
-  const outbox = useOwnOutbox();
-  const [draft, setDraft] = useState<Draft>(() => begin(today, outbox));
+  const bag = useMailbag();
+  const { outbox } = bag;
+  const [draft, setDraft] = useState<Draft>(() => begin(today, outbox, gapDays));
   const send = useCallback(
     async ({ id }: Draft) => {
-      const stored = await sendSession(outbox, id);
+      const stored = await sendSession(bag, id);
       void client.invalidateQueries({ queryKey: queries.me().queryKey, refetchType: "none" });
       return stored;
     },
-    [client, outbox],
+    [client, bag],
   );
   // What was kept without a signal is sent when the session is taken up again, not only with the next rep.
   const [waits] = useState(() => outbox.isUnsent(draft.id));
@@ -36,10 +39,18 @@ export function useSession(today: Today) {
       }),
     [outbox],
   );
+  /** With a block on top of the day's own; gives its place. */
+  const add = (block: RunBlock) => {
+    const next = { ...draft, planned: [...draft.planned, block] };
+    setDraft(next);
+    outbox.keep(next);
+    return draft.planned.length;
+  };
   return {
     entry: draft.entry,
     blocks: draft.planned,
     change,
+    add,
     unsent: state !== "saved",
     error,
     stored: answer,
@@ -47,14 +58,23 @@ export function useSession(today: Today) {
 }
 
 /** What the phone kept, else what the server has, else a fresh one. */
-function begin(today: Today, outbox: Outbox): Draft {
+function begin(today: Today, outbox: Outbox, gapDays: number): Draft {
   const planId = today.plan!.id;
-  const planned = today.day!.blocks;
+  const planned: RunBlock[] = today.day!.blocks;
   const kept = outbox.load(planId, today.date);
   if (kept) return kept;
   if (today.session) {
     const { id, day, blocks, feel, pain, balls, note, finished, edition } = today.session;
-    return { id, planned, entry: { planId, day, blocks, feel, pain, balls, note, finished, edition } };
+    return {
+      id,
+      planned: [...planned, ...asidesOf(blocks, planned)],
+      entry: { planId, day, blocks, feel, pain, balls, note, finished, edition },
+    };
   }
-  return { id: newId(), planned, entry: emptyEntry(planId, today.date) };
+  const first = firstTen(planned, today.practised, today.date, today.stopped, gapDays);
+  return {
+    id: newId(),
+    planned: first ? [...planned, first] : planned,
+    entry: emptyEntry(planId, today.date),
+  };
 }

@@ -11,7 +11,7 @@ import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { BlockPanel, type Chosen } from "./BlockPanel";
-import { countOf, planners } from "./edits";
+import { chose, countOf, planners } from "./edits";
 import { GateSetting } from "./GateSetting";
 import { LaidAgain } from "./LaidAgain";
 import { Offers, WouldHelp } from "./Offers";
@@ -115,6 +115,7 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
       {!plan && lesson.focus.length > 0 && (
         <p className="text-soft">Set the next lesson's day and draft the plan.</p>
       )}
+      {plan && <TriedLast lesson={lesson} plan={plan} work={work} catalogue={catalogue} />}
       {plan && edited > 0 && (
         <p className="no-print flex flex-wrap items-center gap-3">
           {edited === 1 ? "One change" : `${edited} changes`} to the planner's own{" "}
@@ -138,6 +139,42 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
         <PlanSheet lesson={lesson} stored={plan} work={work} catalogue={catalogue} practised={practised} />
       )}
     </div>
+  );
+}
+
+/** The drill of the lesson's last stage, if it was one. */
+function lastTried({ entry }: Lesson): string | undefined {
+  const stages = Object.values(entry.tries ?? {}).sort((a, b) => a.number - b.number);
+  return stages.at(-1)?.drill ?? undefined;
+}
+
+/** What was tried last in the lesson is offered as the drill to begin with, where it fits the first rung. */
+function TriedLast({
+  lesson,
+  plan,
+  work,
+  catalogue,
+}: {
+  lesson: Lesson;
+  plan: StoredPlan;
+  work: PlanWork;
+  catalogue: Catalogue;
+}) {
+  const drill = catalogue.drills[lastTried(lesson) ?? ""];
+  const first = plan.plan.route.find((step) => step.gate);
+  if (plan.assigned || !drill || !first || first.drill === drill.id) return null;
+  const fits = drill.variations[first.rung] && [...drill.main, ...drill.helps].includes(first.fault);
+  if (!fits) return null;
+  return (
+    <p className="no-print flex flex-wrap items-center gap-3">
+      {drill.name} was tried last in the lesson.
+      <Button
+        disabled={work.busy}
+        onClick={() => work.apply(chose(plan.terms, first.fault, first.rung, drill.id))}
+      >
+        Begin the plan with it
+      </Button>
+    </p>
   );
 }
 

@@ -18,7 +18,7 @@ export default function SheetPage() {
   const id = useParams().id as string;
   const lesson = useQuery(queries.lesson(id));
   const plan = useQuery(queries.lessonPlan(id));
-  const catalogue = useCatalogue(lesson.data?.handedness);
+  const catalogue = useCatalogue(lesson.data?.handedness, lesson.data?.studentUnits);
   if (lesson.isPending || plan.isPending || catalogue.isPending) return <Loading />;
   if (lesson.isError) return <Failed error={lesson.error} again={() => lesson.refetch()} />;
   if (plan.isError) return <NoPlan lessonId={id} error={plan.error} again={() => plan.refetch()} />;

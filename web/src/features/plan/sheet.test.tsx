@@ -72,6 +72,7 @@ describe("the plan on paper", () => {
     serve({
       "GET /api/lessons/l1": { ...LESSON, focus: ["sway"] },
       "GET /api/lessons/l1/plan": { ...STORED, plan: PLAN },
+      "GET /api/catalogue?hand=right&units=metric": CATALOGUE,
       "GET /api/catalogue?hand=right": CATALOGUE,
     });
     show(<SheetPage />, { path: "/lessons/:id/plan/sheet", at: "/lessons/l1/plan/sheet" });

@@ -2,13 +2,13 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
-import type { Catalogue, Practice, Wire } from "@/api/types";
+import type { Catalogue, Practice } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { shortDay, today } from "@/calendar/dates";
+import { today } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
-import { FELT } from "./felt";
 import { Notes } from "./Notes";
-import { Wide } from "@/ui/Wide";
+import { Weeks } from "./Weeks";
+import { daysOf, weeksOf } from "./weeks";
 
 /** As many as the server gives at once. */
 const PAGE = 20;
@@ -21,7 +21,7 @@ const STANDING: Record<string, string> = {
   "step-back": "step back",
 };
 
-/** The coach's look at what was practised: pain first, then the gates, then day by day. */
+/** The coach's look at what was practised: pain first, then the gates, then week by week. */
 export function PracticePanel({ studentId, catalogue }: { studentId: string; catalogue: Catalogue }) {
   const [page, setPage] = useState(0);
   const practice = useQuery(queries.practice(studentId, page));
@@ -44,38 +44,10 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
       {sessions.length === 0 && <p className="text-soft">Nothing practised yet.</p>}
       {rungs.length > 0 && <Gates rungs={rungs} catalogue={catalogue} />}
       {sessions.length > 0 && (
-        <Wide label="Practice day by day">
-          <table className="w-full border-collapse text-left">
-            <caption className="sr-only">Practice, latest first</caption>
-            <thead className="text-soft border-strong-line border-b text-sm">
-              <tr>
-                <th className="py-1 font-normal">Day</th>
-                <th className="py-1 font-normal">Reps</th>
-                <th className="py-1 font-normal">Good</th>
-                <th className="py-1 font-normal">Check</th>
-                <th className="py-1 font-normal">Felt</th>
-                <th className="py-1 font-normal">Pain</th>
-              </tr>
-            </thead>
-            <tbody>
-              {daysOf(sessions, planned, page === 0, (page + 1) * PAGE >= all).map((day) =>
-                day.session ? (
-                  <SessionRow
-                    key={day.session.id}
-                    session={day.session}
-                    planned={day.planned}
-                    catalogue={catalogue}
-                  />
-                ) : (
-                  <tr key={day.date} className="border-line text-soft border-b">
-                    <td className="py-1.5 pr-3 whitespace-nowrap">{shortDay(day.date)}</td>
-                    <td colSpan={5}>not practised; {day.planned} reps were planned</td>
-                  </tr>
-                ),
-              )}
-            </tbody>
-          </table>
-        </Wide>
+        <Weeks
+          weeks={weeksOf(daysOf(sessions, planned, today(), page === 0, (page + 1) * PAGE >= all))}
+          catalogue={catalogue}
+        />
       )}
       {all > PAGE && (
         <nav aria-label="Pages of practice" className="no-print flex items-center gap-3">
@@ -124,90 +96,6 @@ function CoachsNotes({ studentId }: { studentId: string }) {
       )}
       {answer.isError && <Failed error={answer.error} />}
     </section>
-  );
-}
-
-/** What was noticed in a block: how often each answer, or the mean of the numbers. */
-function noticedIn(block: Practice["sessions"][number]["blocks"][number], catalogue: Catalogue): string[] {
-  const drill = catalogue.drills[block.drill];
-  const said = block.noticed.filter((n) => n !== "");
-  const notice = catalogue.notices.find((n) => n.id === drill?.notice);
-  if (!drill || !notice || said.length === 0) return [];
-  if (notice.unit) {
-    const mean = said.reduce((sum, n) => sum + Number(n), 0) / said.length;
-    return [`${drill.name}: ${mean.toFixed(1)} ${notice.unit} in the mean of ${said.length} sets`];
-  }
-  const counts = notice.answers
-    .map((a) => ({ label: a.label.toLowerCase(), count: said.filter((n) => n === a.id).length }))
-    .filter((a) => a.count > 0)
-    .map((a) => `${a.label} ${a.count} of ${said.length}`);
-  return [`${drill.name}: ${counts.join(", ")}`];
-}
-
-type Session = Practice["sessions"][number];
-type Day = { date: string; session?: Session; planned?: number };
-
-/** The days practised, and between them those that were planned and let pass. */
-function daysOf(sessions: Session[], planned: Wire["PlannedDay"][], first: boolean, last: boolean): Day[] {
-  const reps = new Map(planned.map((p) => [p.date, p.reps]));
-  const done = sessions.map((s) => ({ date: s.day, session: s, planned: reps.get(s.day) }));
-  const days = new Set(sessions.map((s) => s.day));
-  // The latest planned day may be a day ahead of the coach's: it is the student's today.
-  const now = [today(), planned[0]?.date ?? ""].sort()[1]!;
-  const [newest, oldest] = [first ? now : sessions[0]!.day, last ? "" : sessions.at(-1)!.day];
-  const missed = planned
-    .filter((p) => !days.has(p.date) && p.date < newest && p.date > oldest)
-    .map((p) => ({ date: p.date, planned: p.reps }));
-  return [...done, ...missed].sort((a, b) => b.date.localeCompare(a.date));
-}
-
-function SessionRow({
-  session,
-  planned,
-  catalogue,
-}: {
-  session: Session;
-  planned?: number;
-  catalogue: Catalogue;
-}) {
-  const marks = session.blocks.map((b) => b.marks).join("");
-  const good = [...marks].filter((m) => m === "+").length;
-  const judged = [...marks].filter((m) => m !== "o").length;
-  const checks = session.blocks.filter((b) => b.kind === "check" && b.marks.length >= 10);
-  const joint = catalogue.joints.find((j) => j.id === session.pain?.where)?.label.toLowerCase();
-  const noticed = session.blocks.flatMap((b) => noticedIn(b, catalogue));
-  return (
-    <tr className="border-line border-b align-baseline">
-      <td className="py-1.5 pr-3">
-        <span className="whitespace-nowrap">{shortDay(session.day)}</span>
-        {session.earlierPlan && <span className="text-soft block text-sm">by the plan as it was before</span>}
-        {noticed.map((said) => (
-          <span key={said} className="text-soft block text-sm">
-            {said}
-          </span>
-        ))}
-      </td>
-      <td className="pr-3 whitespace-nowrap">
-        {marks.length}
-        {planned !== undefined && <span className="text-soft"> of {planned}</span>}
-      </td>
-      <td className="pr-3 whitespace-nowrap">
-        {judged > 0 ? `${Math.round((100 * good) / judged)} %` : "–"}
-      </td>
-      <td className="pr-3 whitespace-nowrap">
-        {checks
-          .map((b) => `${[...b.marks].filter((m) => m === "+").length} of ${b.marks.length}`)
-          .join(", ") || "–"}
-      </td>
-      <td className="pr-3 whitespace-nowrap">{session.feel ? FELT[session.feel] : "–"}</td>
-      <td>
-        {session.pain && (
-          <strong className="text-alert">
-            Pain {session.pain.score} of 10, {joint}
-          </strong>
-        )}
-      </td>
-    </tr>
   );
 }
 

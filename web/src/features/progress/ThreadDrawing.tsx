@@ -1,29 +1,44 @@
 import { shortDay } from "@/calendar/dates";
-import { bandOf, type Box, type Knot, scaleFor, type Series, threadShape } from "./threadShape";
+import {
+  bandOf,
+  type Between,
+  type Box,
+  type DayPoint,
+  type Knot,
+  scaleFor,
+  type Series,
+  threadShape,
+} from "./threadShape";
 import type { Thread } from "@/api/types";
 import { inDigits } from "@/ui/number";
 
 const BOX: Box = { width: 1100, left: 60, right: 70, top: 26, bottom: 226 };
 const STRAND_Y = 262;
 const HEIGHT = 320;
+/** Under so many an interval is wider than anything it could tell. */
+export const FEW = 10;
 
 /** Lessons as knots, the practice between as a strand, one tally or measure over it; drawn from data alone. */
 export function ThreadDrawing({
   thread,
   series,
+  between,
   today,
   chosen,
   onChoose,
 }: {
   thread: Thread;
   series?: Series;
+  /** What practice tells, day by day, in place of a series of lessons. */
+  between?: Between;
   today: string;
   /** The lesson that is looked at. */
   chosen?: string;
   onChoose?: (lessonId: string) => void;
 }) {
-  const { knots, strands } = threadShape(thread, series?.id ?? "", today, BOX);
-  const scale = scaleFor(knots, series);
+  const { knots, strands, days } = threadShape(thread, series?.id ?? "", today, BOX, between);
+  const scale = scaleFor(knots, series, days);
+  const unit = series?.unit ?? between?.unit;
   const y = (value: number) =>
     BOX.bottom - ((value - scale.low) / (scale.high - scale.low || 1)) * (BOX.bottom - BOX.top);
   return (
@@ -32,10 +47,14 @@ export function ThreadDrawing({
       viewBox={`0 0 ${BOX.width} ${HEIGHT}`}
       className="w-full"
       role={onChoose ? "group" : "img"}
-      aria-label={`${series?.label ?? "Lessons"}: ${spoken(knots, series?.unit ?? "")}`}
+      aria-label={
+        between
+          ? `${between.label}: ${between.points.map((p) => `${shortDay(p.day)} ${pointSaid(p, between.unit)}`).join("; ")}`
+          : `${series?.label ?? "Lessons"}: ${spoken(knots, series?.unit ?? "")}`
+      }
     >
       {series?.target && <Target target={series.target} scale={scale} y={y} unit={series.unit} />}
-      {series &&
+      {unit &&
         [scale.low, (scale.low + scale.high) / 2, scale.high].map((value) => (
           <g key={value}>
             <line x1={BOX.left - 10} x2={BOX.width - 20} y1={y(value)} y2={y(value)} stroke="var(--line)" />
@@ -44,9 +63,9 @@ export function ThreadDrawing({
             </text>
           </g>
         ))}
-      {series && (
+      {unit && (
         <text x={BOX.left - 16} y={14} textAnchor="end" fontSize="14" fill="var(--soft)">
-          {series.unit}
+          {unit}
         </text>
       )}
       <path d={bandOf(knots, y)} fill="var(--lead)" opacity="0.12" />
@@ -79,6 +98,9 @@ export function ThreadDrawing({
         </g>
       ))}
       <Kept knots={knots} y={y} />
+      {days.map((day) => (
+        <DayMark key={day.day} point={day} y={y} />
+      ))}
       {knots.map((knot) => (
         <KnotMark
           key={knot.lessonId}
@@ -134,6 +156,32 @@ function targetSaid({ low, high }: NonNullable<Series["target"]>, unit: string):
 function Kept({ knots, y }: { knots: Knot[]; y: (v: number) => number }) {
   const points = knots.filter((k) => k.before).map((k) => `${k.x},${y(k.before!.value)}`);
   return <polyline points={points.join(" ")} fill="none" stroke="var(--lead)" strokeWidth="2.5" />;
+}
+
+/** A day of practice: smaller than a lesson, and the fainter the less is behind it. */
+function DayMark({ point, y }: { point: DayPoint; y: (v: number) => number }) {
+  return (
+    <g opacity={point.of < FEW ? 0.6 : 1}>
+      <line
+        x1={point.x}
+        x2={point.x}
+        y1={y(point.low)}
+        y2={y(point.high)}
+        stroke="var(--trail)"
+        strokeWidth="3"
+        opacity="0.35"
+      />
+      <rect
+        x={point.x - 4}
+        y={y(point.value) - 4}
+        width="8"
+        height="8"
+        fill={point.of < FEW ? "var(--sheet)" : "var(--trail)"}
+        stroke="var(--trail)"
+        strokeWidth="2"
+      />
+    </g>
+  );
 }
 
 function KnotMark({

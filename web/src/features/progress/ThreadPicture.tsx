@@ -2,8 +2,8 @@ import { useState } from "react";
 import { Link } from "react-router";
 import type { Thread } from "@/api/types";
 import { longDay, shortDay, today } from "@/calendar/dates";
-import { ThreadDrawing } from "./ThreadDrawing";
-import { mostTold, type Point, type Series } from "./threadShape";
+import { FEW, ThreadDrawing } from "./ThreadDrawing";
+import { type Between, mostTold, type Point, type Series } from "./threadShape";
 import { inDigits } from "@/ui/number";
 import { distanceSaid } from "./verdicts";
 import { Wide } from "@/ui/Wide";
@@ -13,31 +13,48 @@ export function ThreadPicture({ thread, studentId }: { thread: Thread; studentId
   const [series, setSeries] = useState(() => mostTold(thread));
   const [chosen, setChosen] = useState<string>();
   const shown = thread.series.find((s) => s.id === series);
+  const between = thread.between.find((b) => b.id === series);
   const knot = thread.knots.find((k) => k.lessonId === chosen);
   return (
     <figure className="border-line border-y py-3">
       <figcaption className="flex flex-wrap items-baseline gap-x-4 gap-y-1">
         <h2>The thread</h2>
-        {thread.series.length > 0 && (
+        {thread.series.length + thread.between.length > 0 && (
           <label className="flex min-w-0 flex-wrap items-center gap-2">
             <span className="text-soft">showing</span>
             <select value={series} onChange={(e) => setSeries(e.target.value)}>
-              {thread.series.map((s) => (
-                <option key={s.id} value={s.id}>
-                  {s.label}
-                </option>
-              ))}
+              <optgroup label="In lessons">
+                {thread.series.map((s) => (
+                  <option key={s.id} value={s.id}>
+                    {s.label}
+                  </option>
+                ))}
+              </optgroup>
+              {thread.between.length > 0 && (
+                <optgroup label="Between lessons">
+                  {thread.between.map((b) => (
+                    <option key={b.id} value={b.id}>
+                      {b.label}
+                    </option>
+                  ))}
+                </optgroup>
+              )}
             </select>
           </label>
         )}
         <span className="text-soft text-sm">
-          ● before a lesson&ensp;○ after it&ensp;bars and band: 95 % interval&ensp;
+          {between ? (
+            <>■ a day of practice, □ of few {between.tries}&ensp;bars: 95 % interval&ensp;</>
+          ) : (
+            <>● before a lesson&ensp;○ after it&ensp;bars and band: 95 % interval&ensp;</>
+          )}
           {shown?.target && <>dashed: wanted&ensp;</>}strand: how much was practised
         </span>
       </figcaption>
       <ThreadDrawing
         thread={thread}
         series={shown}
+        between={between}
         today={today()}
         chosen={chosen}
         onChoose={(id) => setChosen(id === chosen ? undefined : id)}
@@ -45,6 +62,7 @@ export function ThreadPicture({ thread, studentId }: { thread: Thread; studentId
       {knot && <KnotReadings thread={thread} knot={knot} studentId={studentId} />}
       <details className="no-print">
         <summary className="text-soft w-fit cursor-pointer py-1 text-sm">As a table</summary>
+        {between && <Days between={between} />}
         <Wide label="The thread as a table">
           <table className="border-collapse text-left">
             <thead>
@@ -74,6 +92,31 @@ export function ThreadPicture({ thread, studentId }: { thread: Thread; studentId
         </Wide>
       </details>
     </figure>
+  );
+}
+
+/** What practice told, day by day, the latest first. */
+function Days({ between }: { between: Between }) {
+  return (
+    <Wide label={between.label}>
+      <table className="mb-3 border-collapse text-left">
+        <caption className="text-left font-semibold">{between.label}</caption>
+        <tbody>
+          {[...between.points].reverse().map((p) => (
+            <tr key={p.day} className="border-line border-t align-baseline">
+              <td className="pr-6">{shortDay(p.day)}</td>
+              <td>
+                <strong>{inDigits(p.value)}</strong> {between.unit}{" "}
+                <span className="text-soft text-sm">
+                  ({inDigits(p.low)} to {inDigits(p.high)}), {p.of} {between.tries}
+                  {p.of < FEW && ", few"}
+                </span>
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </Wide>
   );
 }
 

@@ -91,6 +91,7 @@ const THREAD: Thread = {
       target: { high: 5 },
     },
   ],
+  between: [],
   knots: ["2026-11-01", "2026-11-15"].map((heldOn, i) => ({
     lessonId: `l${i}`,
     heldOn,

@@ -4,6 +4,8 @@ import { daysBetween } from "@/calendar/dates";
 export type Box = { width: number; left: number; right: number; top: number; bottom: number };
 
 export type Series = Thread["series"][number];
+export type Between = Thread["between"][number];
+export type DayPoint = Between["points"][number] & { x: number };
 export type Point = Thread["knots"][number]["before"][string];
 export type Knot = { x: number; before?: Point; after?: Point; lessonId: string; heldOn: string };
 export type Strand = {
@@ -20,12 +22,13 @@ const THICKEST = 16;
 const REPS_AT_THICKEST = 900;
 
 /** Where each lesson stands on the time axis, and how thick the practice between is drawn. */
-export function threadShape(thread: Thread, seriesId: string, today: string, box: Box) {
+export function threadShape(thread: Thread, seriesId: string, today: string, box: Box, between?: Between) {
   const first = thread.knots[0]!.heldOn;
   const lastKnot = thread.knots[thread.knots.length - 1]!;
   const end = [today, lastKnot.heldOn].sort()[1]!;
-  const days = Math.max(7, daysBetween(first, end));
-  const x = (day: string) => box.left + (daysBetween(first, day) / days) * (box.width - box.left - box.right);
+  const length = Math.max(7, daysBetween(first, end));
+  const x = (day: string) =>
+    box.left + (daysBetween(first, day) / length) * (box.width - box.left - box.right);
   const knots: Knot[] = thread.knots.map((k) => ({
     x: x(k.heldOn),
     before: k.before[seriesId],
@@ -46,19 +49,27 @@ export function threadShape(thread: Thread, seriesId: string, today: string, box
       },
     ];
   });
-  return { knots, strands };
+  const days: DayPoint[] = (between?.points ?? []).map((point) => ({ ...point, x: x(point.day) }));
+  return { knots, strands, days };
 }
 
 /** A round scale around all values, their intervals and the target. */
-export function scaleFor(knots: Knot[], series?: Series): { low: number; high: number } {
-  const points = knots.flatMap((k) => [k.before, k.after]).flatMap((p) => (p ? [p.low, p.high] : []));
+export function scaleFor(
+  knots: Knot[],
+  series?: Series,
+  days: DayPoint[] = [],
+): { low: number; high: number } {
+  const seen = [...knots.flatMap((k) => [k.before, k.after]), ...days];
+  const points = seen.flatMap((p) => (p ? [p.low, p.high] : []));
   if (points.length === 0) return { low: 0, high: 1 };
   const edges = [series?.target?.low, series?.target?.high].filter((edge) => edge != null);
   const values = [...points, ...edges];
-  const step = series?.unit === "%" ? 10 : 2;
+  const step = series?.unit === "%" || days.length > 0 ? 10 : 2;
   const low = Math.floor(Math.min(...values) / step) * step;
   const high = Math.ceil(Math.max(...values) / step) * step;
-  return series?.unit === "%" ? { low: Math.max(0, low), high: Math.min(100, high) } : { low, high };
+  return series?.unit === "%" || days.length > 0
+    ? { low: Math.max(0, low), high: Math.min(100, high) }
+    : { low, high };
 }
 
 /** The outline of the intervals of the first balls, from lesson to lesson and back. */

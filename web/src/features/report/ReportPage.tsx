@@ -15,13 +15,13 @@ import { Title } from "@/ui/Title";
 export default function ReportPage() {
   const id = useParams().id as string;
   const lesson = useQuery(queries.lesson(id));
-  const progress = useQuery(queries.progress(id));
+  const progress = useQuery(queries.progress(id, "student"));
   const plan = useQuery(queries.lessonPlan(id));
   const thread = useQuery({
-    ...queries.thread(lesson.data?.studentId ?? "", ALL_LESSONS),
+    ...queries.thread(lesson.data?.studentId ?? "", ALL_LESSONS, "student"),
     enabled: lesson.isSuccess,
   });
-  const catalogue = useCatalogue(lesson.data?.handedness);
+  const catalogue = useCatalogue(lesson.data?.handedness, lesson.data?.studentUnits);
   const none = plan.error instanceof Problem && plan.error.status === 404;
   const broken = [lesson, progress, thread, catalogue].find((q) => q.isError);
   if (broken) return <Failed error={broken.error} again={() => broken.refetch()} />;

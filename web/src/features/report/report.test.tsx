@@ -42,6 +42,7 @@ const PROGRESS: Progress = {
     change("flight:slice", "slice", "cannot-tell"),
     change("drift", "pelvis travel", "better"),
   ],
+  between: [],
   notes: [],
 };
 
@@ -49,6 +50,7 @@ const point = (value: number) => ({ value, low: value, high: value, of: 10 });
 const THREAD: Thread = {
   all: 3,
   series: [{ id: "flight:slice", label: "Balls: slice", unit: "%", tries: "balls", better: "lower" }],
+  between: [],
   knots: ["l0", "l1", "l2"].map((lessonId, i) => ({
     lessonId,
     heldOn: `2026-11-${17 + i}`,
@@ -75,7 +77,7 @@ describe("a report", () => {
 
   it("has no word on a next plan where there is none", () => {
     expect(reportOf(LESSON, PROGRESS, undefined, THREAD, CATALOGUE).next).toBeUndefined();
-    const first = { worked: [], promised: [], changes: [], notes: [] };
+    const first = { worked: [], promised: [], changes: [], between: [], notes: [] };
     const { practised, rest } = reportOf(
       LESSON,
       first,
@@ -88,7 +90,7 @@ describe("a report", () => {
   });
 
   it("is not the first where a lesson before it was not measured, and names what is stopped", () => {
-    const unmeasured = { worked: [], promised: [], changes: [], notes: [] };
+    const unmeasured = { worked: [], promised: [], changes: [], between: [], notes: [] };
     const done = { plannedDays: 4, doneDays: 2, plannedReps: 100, doneReps: 40 };
     const knots = THREAD.knots.map((k) => ({ ...k, done }));
     const stopped = [{ drill: "disc-turn", since: "2026-11-18" }];
@@ -106,8 +108,9 @@ describe("a report", () => {
   it("is shown as one page, before there is a plan as well", async () => {
     serve({
       "GET /api/lessons/l1": LESSON,
-      "GET /api/lessons/l1/progress": PROGRESS,
-      "GET /api/students/s1/thread?last=500": THREAD,
+      "GET /api/lessons/l1/progress?for=student": PROGRESS,
+      "GET /api/students/s1/thread?last=500&for=student": THREAD,
+      "GET /api/catalogue?hand=right&units=metric": CATALOGUE,
       "GET /api/catalogue?hand=right": CATALOGUE,
     });
     show(<ReportPage />, { path: "/lessons/:id/report", at: "/lessons/l1/report" });

@@ -1,12 +1,13 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "@/api/client";
-import { queries } from "@/api/queries";
+import { queries, useCatalogue } from "@/api/queries";
 import type { Wire, MomentName } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 import { inDigits } from "@/ui/number";
+import { scaleOf, toSaid } from "@/ui/units";
 import { ColumnsForm } from "./ColumnsForm";
 import { Wide } from "@/ui/Wide";
 
@@ -119,6 +120,7 @@ function Broken({ look }: { look: Look }) {
 }
 
 function Clubs({ clubs }: { clubs: Look["clubs"] }) {
+  const scales = useCatalogue("right").data?.scales ?? {};
   if (clubs.length === 0) return null;
   return (
     <Wide label="Balls of the file">
@@ -140,10 +142,12 @@ function Clubs({ clubs }: { clubs: Look["clubs"] }) {
                 <td className="pr-3">{index === 0 && club.balls}</td>
                 <td className="pr-3">{figure.label}</td>
                 <td className="pr-3">
-                  {inDigits(figure.mean)} {figure.unit}
+                  {inDigits(toSaid(figure.mean, scaleOf(scales, figure.unit)))}{" "}
+                  {scaleOf(scales, figure.unit).unit}
                 </td>
                 <td>
-                  {inDigits(figure.median)} {figure.unit}
+                  {inDigits(toSaid(figure.median, scaleOf(scales, figure.unit)))}{" "}
+                  {scaleOf(scales, figure.unit).unit}
                 </td>
               </tr>
             )),

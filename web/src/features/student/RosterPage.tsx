@@ -1,13 +1,15 @@
 import { useQuery } from "@tanstack/react-query";
 import { AlertTriangle, Plus } from "lucide-react";
 import { useState } from "react";
-import { Link } from "react-router";
+import { Link, useSearchParams } from "react-router";
 import { queries } from "@/api/queries";
-import type { RosterLine } from "@/api/types";
+import type { RosterLine, Wire } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
+import { KIND as WANTS } from "../day/AttentionEntry";
 import { TakeRecord } from "./RecordTools";
+import { Strand } from "./Strand";
 import { fold } from "@/ui/fold";
 import { Title } from "@/ui/Title";
 import { Wide } from "@/ui/Wide";
@@ -15,7 +17,10 @@ import { Wide } from "@/ui/Wide";
 /** All students, those who hurt and those whose lesson is due first. */
 export default function RosterPage() {
   const roster = useQuery(queries.roster());
+  const strands = useQuery(queries.strands()).data ?? [];
   const [search, setSearch] = useState("");
+  const [params, setParams] = useSearchParams();
+  const order = ORDERS.find((o) => o.id === params.get("by"))?.id ?? "needs";
   if (roster.isPending) return <Loading />;
   if (roster.isError) return <Failed error={roster.error} again={() => roster.refetch()} />;
   const found = roster.data.filter((s) => fold(s.name).includes(fold(search.trim())));
@@ -32,6 +37,21 @@ export default function RosterPage() {
           value={search}
           onChange={(e) => setSearch(e.target.value)}
         />
+        <label className="flex items-center gap-2">
+          <span className="text-soft text-sm">by</span>
+          <select
+            aria-label="Order"
+            className="min-h-11"
+            value={order}
+            onChange={(e) => setParams({ by: e.target.value }, { replace: true })}
+          >
+            {ORDERS.map((o) => (
+              <option key={o.id} value={o.id}>
+                {o.label}
+              </option>
+            ))}
+          </select>
+        </label>
         <TakeRecord />
         <ButtonLink to="/students/new" weight="main">
           <Plus aria-hidden className="size-4" /> New student
@@ -57,10 +77,12 @@ export default function RosterPage() {
                 <th className="py-2 font-normal">Last lesson</th>
                 <th className="py-2 font-normal">Next</th>
                 <th className="py-2 font-normal">Last practice</th>
+                <th className="py-2 font-normal">Six weeks</th>
+                <th className="py-2 font-normal">Last verdict</th>
               </tr>
             </thead>
             <tbody>
-              {[...found].sort(byUrgency).map((student) => (
+              {inOrder(found, strands, order).map(({ student, strand }) => (
                 <tr key={student.id} className="border-line hover:bg-tint border-b">
                   <td className="py-2.5 pr-3">
                     <Link
@@ -70,10 +92,16 @@ export default function RosterPage() {
                       {student.name}
                     </Link>
                     {student.coach && <span className="text-soft ml-3 text-sm">of {student.coach}</span>}
-                    {student.hurt && (
+                    {student.hurt ? (
                       <span className="text-alert ml-3 inline-flex items-center gap-1 font-semibold">
                         <AlertTriangle aria-hidden className="size-4" /> pain
                       </span>
+                    ) : (
+                      strand?.wants && (
+                        <span className="text-warn ml-3 text-sm font-semibold">
+                          {WANTS[strand.wants]?.toLowerCase()}
+                        </span>
+                      )
                     )}
                   </td>
                   <td className="text-soft pr-3">{student.complaint}</td>
@@ -83,9 +111,11 @@ export default function RosterPage() {
                   <td className="pr-3 whitespace-nowrap">
                     <NextLesson date={student.nextLesson} today={student.today} />
                   </td>
-                  <td className="whitespace-nowrap">
+                  <td className="pr-3 whitespace-nowrap">
                     {student.lastPractice ? ago(student.lastPractice, student.today) : "–"}
                   </td>
+                  <td className="pr-3">{strand && <Strand weeks={strand.weeks} />}</td>
+                  <td>{strand?.last && <LastVerdict last={strand.last} />}</td>
                 </tr>
               ))}
             </tbody>
@@ -109,8 +139,40 @@ function ago(day: string, today: string): string {
   return days === 1 ? "yesterday" : `${days} days ago`;
 }
 
-function byUrgency(a: RosterLine, b: RosterLine): number {
-  if (a.hurt !== b.hurt) return a.hurt ? -1 : 1;
+type StrandLine = Wire["StrandView"];
+
+const ORDERS = [
+  { id: "needs", label: "who needs you" },
+  { id: "lesson", label: "next lesson" },
+  { id: "name", label: "name" },
+];
+
+function inOrder(students: RosterLine[], strands: StrandLine[], order: string) {
   const due = (s: RosterLine) => s.nextLesson ?? "9999";
-  return due(a).localeCompare(due(b)) || a.name.localeCompare(b.name);
+  const name = (a: RosterLine, b: RosterLine) => a.name.localeCompare(b.name);
+  const lines = students.map((student) => ({
+    student,
+    strand: strands.find((s) => s.studentId === student.id),
+  }));
+  const urgency = ({ student, strand }: (typeof lines)[number]) =>
+    student.hurt ? -1 : (strand?.urgency ?? Number.MAX_SAFE_INTEGER);
+  return lines.sort((a, b) => {
+    if (order === "name") return name(a.student, b.student);
+    const later = due(a.student).localeCompare(due(b.student)) || name(a.student, b.student);
+    return order === "lesson" ? later : urgency(a) - urgency(b) || later;
+  });
 }
+
+function LastVerdict({ last }: { last: NonNullable<StrandLine["last"]> }) {
+  return (
+    <span className={last.verdict === "cannot-tell" ? "text-soft" : "font-semibold"}>
+      {last.name} {VERDICT[last.verdict]}
+    </span>
+  );
+}
+
+const VERDICT: Record<string, string> = {
+  better: "better",
+  worse: "worse",
+  "cannot-tell": "not told yet",
+};

@@ -127,6 +127,7 @@ describe("a student's page", () => {
   const thread: Thread = {
     series: [{ id: "flight:slice", label: "Balls: slice", unit: "%", tries: "balls", better: "lower" }],
     all: 1,
+    between: [],
     knots: [
       {
         lessonId: "l1",
@@ -156,6 +157,8 @@ describe("a student's page", () => {
             kind: "main",
             marks: "++--",
             noticed: ["inner", "inner", "", "outer"],
+            form: "none",
+            told: {},
           },
           {
             block: 1,
@@ -165,6 +168,8 @@ describe("a student's page", () => {
             kind: "check",
             marks: "++++++++-+",
             noticed: [],
+            form: "none",
+            told: {},
           },
         ],
         feel: 4,
@@ -232,7 +237,7 @@ describe("a student's page", () => {
     const row = screen.getByRole("row", { name: /Pain 4 of 10/ });
     expect(row.textContent).toContain("14 of 75");
     expect(row.textContent).toContain("79 %9 of 10rather clearPain 4 of 10, lower back");
-    expect(row.textContent).toContain("Edge noticing: inner edge 2 of 3, outer edge 1 of 3");
+    expect(row.textContent).toContain("Edge noticing: inner edge ✓ 2 of 3, outer edge 1 of 3");
     expect(row.textContent).toContain("by the plan as it was before");
     expect(screen.getByRole("row", { name: /6 Nov/ }).textContent).toContain("not practised; 60 reps");
     expect(screen.getByRole("row", { name: /4 Nov/ }).textContent).toContain("not practised; 75 reps");

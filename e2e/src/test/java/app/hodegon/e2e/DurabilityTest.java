@@ -96,11 +96,12 @@ class DurabilityTest {
                     UUID session = UUID.randomUUID();
                     phone.send("PUT", "/api/me/practice/" + session, """
                             {"planId":"%s","day":"%s","edition":1,
-                             "blocks":[{"block":0,"fault":"sway","drill":"disc-turn","rung":"feel","kind":"main",
-                               "marks":"%s","noticed":[]}],
-                             "pain":{"where":"knee","score":5,"drill":"disc-turn"},
+                             "blocks":[{"block":0,"fault":"sway","drill":"edge-notice","rung":"feel","kind":"main",
+                               "marks":"%s","noticed":["outer"],
+                               "told":{"speeds":[70],"club":"wedge","balls":[{"flight":"slice","strike":"fat"}],"turns":[]}}],
+                             "pain":{"where":"knee","score":5,"drill":"edge-notice"},
                              "balls":{},"note":"","finished":true}""".formatted(
-                                    planId, today.plusDays(1), "+".repeat(sent.size() + 1)));
+                                    planId, today, "+".repeat(sent.size() + 1)));
                     sent.add(session);
                 }
                 server.kill();
@@ -115,7 +116,7 @@ class DurabilityTest {
                 assertThat(storedReps(looking, plan))
                         .as("after round " + round)
                         .hasSize(sent.size())
-                        .contains("+".repeat(sent.size()));
+                        .contains("+".repeat(sent.size()) + " outer slice fat");
             }
         } finally {
             server.close();
@@ -174,7 +175,12 @@ class DurabilityTest {
         return coach.send("GET", "/api/students/" + plan.path("studentId").asString() + "/practice", null)
                 .path("sessions")
                 .valueStream()
-                .map(s -> s.at("/blocks/0/marks").asString())
+                .map(s -> s.at("/blocks/0"))
+                .map(b -> "%s %s %s %s".formatted(
+                        b.path("marks").asString(),
+                        b.at("/noticed/0").asString(),
+                        b.at("/told/balls/0/flight").asString(),
+                        b.at("/told/balls/0/strike").asString()))
                 .toList();
     }
 

@@ -7,7 +7,6 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByLabelOptions;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
-import java.util.regex.Pattern;
 
 /** What somebody looks for on a page, by its whole name. */
 final class Find {
@@ -40,7 +39,8 @@ final class Find {
 
     static void students(Page page) {
         link(page, "Students").click();
-        page.waitForURL(Pattern.compile("/students$"));
+        // The page before it stays in sight until the list is there.
+        assertThat(heading(page, "Students")).isVisible();
     }
 
     static Locator heading(Page page, String name) {

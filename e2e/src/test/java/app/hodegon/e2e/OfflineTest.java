@@ -73,6 +73,16 @@ class OfflineTest {
         return LocalDate.now().plusDays(ahead).toString();
     }
 
+    /** The demo's day moves on. */
+    private String nextDay() {
+        Page coach = Browser.students(browser.screen(), demo.base(), "Coach at Lindmoor");
+        Object status = coach.evaluate("""
+                () => fetch("/api/demo/next-day", {method: "POST", headers: {
+                  "X-XSRF-TOKEN": /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]}}).then(r => r.status)""");
+        assertThat(status).isEqualTo(204);
+        return LocalDate.now().plusDays(1).toString();
+    }
+
     /** From now on the phone tries from time to time, and has told everything before long. */
     private static void getsASignal(Page phone) {
         phone.context().setOffline(false);
@@ -154,26 +164,54 @@ class OfflineTest {
         onDay(phone, 0);
         phone.navigate(demo.base() + "/today");
         assertThat(phone.getByText("Kept on this phone")).isVisible();
+        assertThat(nextDay()).isEqualTo(tomorrow);
         getsASignal(phone);
         assertThat(stored(tomorrow)).hasSize(1);
     }
 
-    /** On a server of its own: the day it practises is another test's tomorrow. */
     @Test
     void theSameSessionSentTwiceAndOutOfOrderIsStoredOnceAsItEnded() throws IOException {
+        onAServerOfItsOwn(this::sendTwiceAndOutOfOrder);
+    }
+
+    @Test
+    void aClockThatRunsAheadIsNamedAndNothingIsLost() throws IOException {
+        onAServerOfItsOwn(this::practiseADayAhead);
+    }
+
+    /** The day it practises is another test's tomorrow. */
+    private void onAServerOfItsOwn(Runnable test) throws IOException {
         ServerProcess shared = demo;
-        demo = ServerProcess.demo(Files.createDirectory(directory.resolve("own")));
+        demo = ServerProcess.demo(Files.createTempDirectory(directory, "own"));
         try {
-            sendTwiceAndOutOfOrder();
+            test.run();
         } finally {
             demo.close();
             demo = shared;
         }
     }
 
+    private void practiseADayAhead() {
+        Page phone = firstVisit();
+        String later = onDay(phone, 2);
+        phone.reload();
+        phone.getByText("Begin").click();
+        tap(phone, "Good");
+        phone.navigate(demo.base() + "/today");
+        assertThat(phone.getByText("the phone's clock may be wrong")).isVisible();
+        assertThat(stored(later)).isEmpty();
+        onDay(phone, 0);
+        nextDay();
+        nextDay();
+        phone.navigate(demo.base() + "/today");
+        tap(phone, "Send it again");
+        assertThat(phone.getByText("the phone's clock may be wrong")).not().isVisible();
+        assertThat(stored(later)).hasSize(1);
+    }
+
     private void sendTwiceAndOutOfOrder() {
         Page phone = firstVisit();
-        String later = onDay(phone, 1);
+        String later = nextDay();
         phone.reload();
         List<Request> sent = new ArrayList<>();
         phone.onRequest(request -> {

@@ -6,6 +6,7 @@ import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Tally;
+import app.hodegon.core.swing.Units;
 import java.util.ArrayList;
 import java.util.HashMap;
 import java.util.List;
@@ -151,15 +152,14 @@ final class Clues {
 
     private static String describe(Reading reading, Limit limit, double value, double beyond) {
         String unit = reading.measure().quantity().unit();
-        return "%s%s %s %s, %s%s %s (%s, %d %s)"
+        return "%s%s %s, %s%s %s (%s, %d %s)"
                 .formatted(
                         reading.measure().label(),
                         reading.at().map(Clues::at).orElse(":"),
-                        number(reading.value()),
-                        unit,
+                        Units.inText(number(reading.value()), unit),
                         beyond > 0 ? "" : "not ",
                         limit.side() == Limit.Side.ABOVE ? "above" : "below",
-                        number(value),
+                        Units.inText(number(value), unit),
                         reading.source().id(),
                         reading.swings(),
                         reading.swings() == 1 ? "swing" : "swings");

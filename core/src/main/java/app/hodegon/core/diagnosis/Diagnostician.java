@@ -5,6 +5,8 @@ import app.hodegon.core.diagnosis.Diagnosis.ChainLink;
 import app.hodegon.core.diagnosis.Diagnosis.Finding;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Repeatability;
+import app.hodegon.core.swing.Units;
+import app.hodegon.core.swing.Wording;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
@@ -22,7 +24,7 @@ public final class Diagnostician {
 
     private final PressureSchool school;
     private final Repeatability repeatability;
-    private final Handedness hand;
+    private final Wording wording;
     private final LookAhead lookAhead;
 
     /** With the assumed repeatabilities. */
@@ -31,10 +33,15 @@ public final class Diagnostician {
     }
 
     public Diagnostician(PressureSchool school, Repeatability repeatability, Handedness hand) {
+        this(school, repeatability, new Wording(hand, Units.METRIC));
+    }
+
+    /** Whose texts are said so. */
+    public Diagnostician(PressureSchool school, Repeatability repeatability, Wording wording) {
         this.school = school;
         this.repeatability = repeatability;
-        this.hand = hand;
-        this.lookAhead = new LookAhead(school, repeatability, hand);
+        this.wording = wording;
+        this.lookAhead = new LookAhead(school, repeatability, wording);
     }
 
     /** The diagnosis; total for any observations, contradictory ones included. */
@@ -70,8 +77,8 @@ public final class Diagnostician {
                     .map(clue -> new Evidence(
                             clue.id(),
                             logOdds(p) - logOdds(without.get(clue)[fault.ordinal()]),
-                            hand.say(clue.text()),
-                            Catalogue.standard().reason(clue.showing(), fault).map(hand::say)))
+                            wording.say(clue.text()),
+                            Catalogue.standard().reason(clue.showing(), fault).map(wording::say)))
                     .filter(e -> Math.abs(e.weight()) >= WORTH_SAYING)
                     .sorted(Comparator.comparingDouble(e -> -Math.abs(e.weight())))
                     .toList();
@@ -154,6 +161,6 @@ public final class Diagnostician {
                             + root.label().toLowerCase() + ": let it wait and look again once that has changed."));
         }
         notes.addAll(LookAlikes.found(likely, seen, school, repeatability));
-        return notes.stream().map(hand::say).toList();
+        return notes.stream().map(wording::say).toList();
     }
 }

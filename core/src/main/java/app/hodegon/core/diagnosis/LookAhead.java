@@ -5,12 +5,12 @@ import app.hodegon.core.diagnosis.Diagnosis.NextLook;
 import app.hodegon.core.diagnosis.Look.AtMeasure;
 import app.hodegon.core.diagnosis.Look.AtSign;
 import app.hodegon.core.swing.Checkpoint;
-import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Quantity;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
 import app.hodegon.core.swing.Tally;
+import app.hodegon.core.swing.Wording;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumMap;
@@ -66,12 +66,12 @@ final class LookAhead {
 
     private final PressureSchool school;
     private final Repeatability repeatability;
-    private final Handedness hand;
+    private final Wording wording;
 
-    LookAhead(PressureSchool school, Repeatability repeatability, Handedness hand) {
+    LookAhead(PressureSchool school, Repeatability repeatability, Wording wording) {
         this.school = school;
         this.repeatability = repeatability;
-        this.hand = hand;
+        this.wording = wording;
     }
 
     private static Map<Place, List<Limit>> places() {
@@ -95,7 +95,7 @@ final class LookAhead {
             Cause cause = Clues.cause(new Showing.OfSign(sign));
             if (cause == null || seen.signs().containsKey(sign)) continue;
             double gain = now - expected(outcomes(cause, Sign.CHANCE_OF_SLIP), posterior, joint, weights);
-            looks.add(new NextLook(new AtSign(sign), Math.max(0, gain), hand.say(sign.how())));
+            looks.add(new NextLook(new AtSign(sign), Math.max(0, gain), wording.say(sign.how())));
         }
         PLACES.forEach((place, limits) -> sources(place.measure()).stream()
                 .filter(source -> adds(seen, place, source))
@@ -118,7 +118,7 @@ final class LookAhead {
         return new NextLook(
                 new AtMeasure(place.measure(), place.at(), source),
                 Math.max(0, gain),
-                hand.say(HowToMeasure.how(place.measure(), place.at(), source)));
+                wording.say(HowToMeasure.how(place.measure(), place.at(), source)));
     }
 
     /** Sources worth sending a coach to; what a player feels is told, not looked for. */

@@ -230,7 +230,7 @@ public enum Sign implements Identified {
             ADDRESS,
             SCREEN,
             "{Trail} ankle cannot roll in with the foot grounded",
-            "Standing, foot flat: roll the {trail} ankle in. Or knee to wall, heel down: under 8 cm is limited."),
+            "Standing, foot flat: roll the {trail} ankle in. Or knee to wall, heel down: under {8 cm} is limited."),
     HIP_ROTATION_LIMITED(
             "hip-rotation-limited",
             ADDRESS,

@@ -171,7 +171,7 @@ public final class DrillFile {
         if (drill.diagram().move() != Move.NONE) {
             diagram.put("move", drill.diagram().move().id());
         }
-        drill.notice().ifPresent(n -> node.put("notice", n.id()));
+        drill.notice().ifPresent(n -> NoticeFile.put(node.putObject("notice"), n));
         put(node, "notIn", sorted(drill.footing().notIn()));
         put(node, "onlyOn", sorted(drill.footing().onlyOn()));
         put(node, "firstFor", sorted(drill.favour().choices()));
@@ -283,7 +283,7 @@ public final class DrillFile {
             List<Joint> care = each("careWith", j -> Identified.of(Joint.class, j));
             String caution = text("caution", LONGEST_TEXT, false);
             List<String> after = strings("after");
-            Optional<Notice> notice = one("notice", Optional.empty(), n -> Optional.of(Identified.of(Notice.class, n)));
+            Optional<Notice> notice = notice();
             Drill.Footing footing = new Drill.Footing(
                     Set.copyOf(each("notIn", s -> Identified.of(Shoes.class, s))),
                     Set.copyOf(each("onlyOn", g -> Identified.of(Ground.class, g))));
@@ -324,6 +324,24 @@ public final class DrillFile {
                     footing,
                     favour,
                     ways));
+        }
+
+        private Optional<Notice> notice() {
+            JsonNode notice = node.path("notice");
+            if (notice.isMissingNode() || notice.isNull()) return Optional.empty();
+            // A kind alone is asked as usual; so were all before a drill could say its own.
+            if (notice.isString()) {
+                return one(
+                        "notice",
+                        Optional.empty(),
+                        n -> Optional.of(Identified.of(Notice.Kind.class, n).usual()));
+            }
+            try {
+                return Optional.of(NoticeFile.read(notice));
+            } catch (IllegalArgumentException wrong) {
+                wrong(".notice", wrong.getMessage());
+                return Optional.empty();
+            }
         }
 
         private Map<Rung, List<HalfStep>> halfSteps() {

@@ -10,6 +10,7 @@ import java.util.Collection;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /** Drills by id: those of the library file beside this class, and a coach's own. */
@@ -65,6 +66,13 @@ public final class DrillLibrary {
         Map<String, Drill> aside = new LinkedHashMap<>();
         names.forEach((id, name) -> aside.put(id, bridge.named(id, name)));
         return new DrillLibrary(drills, aside);
+    }
+
+    /** The half-step that a run of good ones brings at once; empty where only the drill's harder form is left. */
+    public Optional<HalfStep> nextAfterAGoodRun(Drill drill, Rung rung) {
+        return halfSteps(drill, rung).stream()
+                .filter(HalfStep::isNextAfterAGoodRun)
+                .findFirst();
     }
 
     /**

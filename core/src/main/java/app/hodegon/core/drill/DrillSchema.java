@@ -52,7 +52,7 @@ public final class DrillSchema {
             text(fields, field, DrillFile.LONGEST_TEXT);
         }
         texts(fields, "variations").put("description", "One per rung, the lowest first.");
-        choice(fields, "notice", Identified.ids(Notice.class));
+        NoticeFile.describe(fields.putObject("notice"));
         diagram(fields.putObject("diagram"));
         list(fields, "notIn", Identified.ids(Shoes.class)).put("description", "Shoes in which it is not done.");
         list(fields, "onlyOn", Identified.ids(Ground.class)).put("description", "Grounds it needs; left out, any.");

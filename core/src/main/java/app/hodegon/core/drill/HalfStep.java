@@ -4,6 +4,7 @@ import app.hodegon.core.swing.Handedness;
 import java.util.List;
 import java.util.Map;
 import java.util.Objects;
+import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -82,6 +83,11 @@ public record HalfStep(String id, String label, String action, Kind kind, int sp
                 List.of(other.id()));
     }
 
+    /** Whether a run of good ones may bring it at once: harder, and safe for everybody. */
+    boolean isNextAfterAGoodRun() {
+        return NEXT_AFTER_A_GOOD_RUN.contains(id);
+    }
+
     /** The same with its texts for this hand. */
     public HalfStep said(Handedness hand) {
         return new HalfStep(id, hand.say(label), hand.say(action), kind, speed, with);
@@ -89,6 +95,8 @@ public record HalfStep(String id, String label, String action, Kind kind, int sp
 
     public static final HalfStep MIXED =
             of("mixed", "Mixed", "Every third set with the drill of the rung below.", Kind.MIXED, 0);
+
+    private static final Set<String> NEXT_AFTER_A_GOOD_RUN = Set.of("no-pause", "finish-target");
 
     /** Half-steps that any drill may name, by id. */
     static final Map<String, HalfStep> STANDARD = Stream.of(

@@ -1,5 +1,6 @@
 package app.hodegon.core.practice;
 
+import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Words;
@@ -28,6 +29,8 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
         PAIN("pain"),
         LOST("lost"),
         STUCK("stuck"),
+        STRIKE("strike"),
+        NOTICED("noticed"),
         ABSENT("absent"),
         GATE_WAITS("gate-waits"),
         PLAN_OVER("plan-over"),
@@ -78,6 +81,7 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
      * @param stopped drills stopped for pain, and since when
      * @param unanswered sessions whose note the coach has not read
      * @param printed the paper of the running plan, if there is one
+     * @param library whose questions the student answers
      */
     public record Situation(
             List<LocalDate> days,
@@ -87,7 +91,8 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
             Map<String, LocalDate> stopped,
             Set<UUID> unanswered,
             Gates gates,
-            Optional<Printed> printed) {}
+            Optional<Printed> printed,
+            DrillLibrary library) {}
 
     /** A plan on paper, and the drills that stand on it. */
     public record Printed(LocalDate on, Set<String> drills) {}
@@ -112,6 +117,7 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
             }
             if (state.standing() == Standing.STAY) stuck(now, step, state).ifPresent(all::add);
         });
+        all.addAll(Slipping.of(now.practice(), now.library()));
         absent(now).ifPresent(all::add);
         now.nextLesson()
                 .ifPresent(on -> all.add(new Attention(

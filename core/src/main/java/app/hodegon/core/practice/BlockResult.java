@@ -4,19 +4,19 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Kind;
-import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
 
 /**
  * What a student did in one block.
  *
- * @param block position of the block in the day's plan, from 0
+ * @param block position of the block in the day's plan, from 0; a block that it does not have comes after them
  * @param marks one character per rep in the order done: {@code +} good, {@code -} not, {@code o} done and not
  *     judged (a box ticked on paper says no more); a scored rep is always judged
  * @param form what the club met
  * @param condition id of the half-step it was done under; empty for the plain form
- * @param noticed per set what the drill's {@link app.hodegon.core.drill.Notice} asks for, empty where nothing was said
+ * @param told what the student said of it
+ * @param aside why it was done, where the day's plan does not have it
  */
 public record BlockResult(
         int block,
@@ -25,13 +25,27 @@ public record BlockResult(
         Rung rung,
         Kind kind,
         String marks,
-        List<String> noticed,
         Form form,
-        Optional<String> condition) {
+        Optional<String> condition,
+        Told told,
+        Optional<Aside> aside) {
 
-    /** A plain block in which nothing was asked to be noticed, on ball rungs with a range ball. */
+    /** A plain block of which nothing was said, on ball rungs with a range ball. */
     public BlockResult(int block, Fault fault, String drill, Rung rung, Kind kind, String marks) {
-        this(block, fault, drill, rung, kind, marks, List.of(), Form.usual(rung), Optional.empty());
+        this(block, fault, drill, rung, kind, marks, Form.usual(rung), Optional.empty());
+    }
+
+    /** A block of the plan of which nothing was said. */
+    public BlockResult(
+            int block,
+            Fault fault,
+            String drill,
+            Rung rung,
+            Kind kind,
+            String marks,
+            Form form,
+            Optional<String> condition) {
+        this(block, fault, drill, rung, kind, marks, form, condition, Told.NOTHING, Optional.empty());
     }
 
     /** More reps than any block plans; a runaway client is refused. */
@@ -42,7 +56,7 @@ public record BlockResult(
         Objects.requireNonNull(drill);
         Objects.requireNonNull(rung);
         Objects.requireNonNull(kind);
-        noticed = List.copyOf(noticed);
+        Objects.requireNonNull(told);
         if (block < 0) throw new IllegalArgumentException("block must not be negative.");
         if (marks.length() > MOST_REPS) {
             throw new IllegalArgumentException("marks holds at most " + MOST_REPS + " reps.");

@@ -1,8 +1,12 @@
 package app.hodegon.core.practice;
 
+import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Plan;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
+import java.util.stream.Collectors;
 
 /** Why what is left of a plan is laid again after a day of practice. */
 public final class LayAgain {
@@ -28,6 +32,21 @@ public final class LayAgain {
         stopped.forEach(drill -> reasons.add(stopped(drill)));
         missed(missed).ifPresent(reasons::add);
         return List.copyOf(reasons);
+    }
+
+    /** Rungs of a day on which the movement was lost, or had to be made easier more than once: fives again. */
+    public static Set<StepId> tooHard(PracticeSession session) {
+        return session.blocks().stream()
+                .filter(b -> b.aside().isEmpty() && b.kind() == Plan.Kind.MAIN)
+                .filter(b -> session.lost(b.fault()) || b.told().times(Turn.Kind.EASIER) > 1)
+                .map(b -> new StepId(b.fault(), b.rung()))
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** In a sentence. */
+    public static String inFives(Set<StepId> steps) {
+        return steps.stream().map(s -> s.rung().label()).distinct().sorted().collect(Collectors.joining(" and "))
+                + " goes on in sets of five: it was lost on the way.";
     }
 
     /** In a sentence, of a drill by its name. */

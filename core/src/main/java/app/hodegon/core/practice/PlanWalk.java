@@ -241,7 +241,6 @@ public final class PlanWalk {
                 step.rung(),
                 block.kind(),
                 marks,
-                List.of(),
                 form,
                 block.condition().map(HalfStep::id).filter(c -> block.rung() == step.rung()));
     }
@@ -254,7 +253,6 @@ public final class PlanWalk {
                 block.rung(),
                 block.kind(),
                 "o".repeat(block.reps()),
-                List.of(),
                 block.form(),
                 block.condition().map(HalfStep::id));
     }

@@ -1,6 +1,8 @@
 package app.hodegon.core.practice;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.plan.Plan.Kind;
+import app.hodegon.core.swing.Ball;
 import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
 import java.util.List;
@@ -13,6 +15,7 @@ import java.util.UUID;
  *
  * @param id made by the student's phone, so that sending twice stores once
  * @param day the planned day it belongs to
+ * @param balls counted without saying in which block
  */
 public record PracticeSession(
         UUID id,
@@ -39,11 +42,30 @@ public record PracticeSession(
         return blocks.stream().mapToInt(BlockResult::reps).sum();
     }
 
-    /** The scored sets, in the order done. Sets not finished are left out. */
+    /** Every ball of the day. */
+    public Tally allBalls() {
+        return blocks.stream().map(b -> Ball.tally(b.told().balls())).reduce(balls, Tally::plus);
+    }
+
+    /**
+     * The scored sets of the plan, in the order done. Sets not finished are left out; so are the first ten after a gap,
+     * which tell what stayed and pass nothing.
+     */
     public List<CheckSet> checks() {
         return blocks.stream()
-                .filter(b -> b.kind() == Kind.CHECK && b.reps() >= CheckSet.REPS)
-                .map(b -> new CheckSet(day, b.fault(), b.drill(), b.rung(), b.good(), b.reps(), feel, b.form(), false))
+                .filter(b -> b.kind() == Kind.CHECK && b.aside().isEmpty() && b.reps() >= CheckSet.REPS)
+                .map(b ->
+                        new CheckSet(day, b.fault(), b.drill(), b.rung(), b.good(), b.reps(), feel(b), b.form(), false))
                 .toList();
+    }
+
+    /** A movement that was lost on the way and sought on the rung below was lost, whatever is said at the end. */
+    private Optional<Feel> feel(BlockResult block) {
+        return lost(block.fault()) ? Optional.of(Feel.LOST) : feel;
+    }
+
+    /** Whether the movement of this fault was lost on the way. */
+    public boolean lost(Fault fault) {
+        return blocks.stream().anyMatch(b -> b.fault() == fault && b.aside().equals(Optional.of(Aside.BELOW)));
     }
 }

@@ -20,6 +20,7 @@ import java.util.stream.Stream;
  * @param ended whether every gate of the way up is passed
  * @param gone whether today's diagnosis finds all that was worked on unlikely
  * @param stopped names of drills that hurt and are stopped
+ * @param practised what practice tells by itself, in sentences
  */
 public record Evidence(
         List<Told> told,
@@ -29,7 +30,8 @@ public record Evidence(
         int passed,
         boolean ended,
         boolean gone,
-        List<String> stopped) {
+        List<String> stopped,
+        List<String> practised) {
 
     /**
      * A measure or tally over two lessons.
@@ -77,6 +79,7 @@ public record Evidence(
         told = List.copyOf(told);
         newResults = List.copyOf(newResults);
         stopped = List.copyOf(stopped);
+        practised = List.copyOf(practised);
         if (passed < 0 || passed > due) throw new IllegalArgumentException("passed must be 0 to " + due + ".");
     }
 }

@@ -7,6 +7,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * What to do next, from what was kept and what was practised. The first rule that holds decides; the coach decides over
@@ -70,7 +71,16 @@ public record Proposal(Kind kind, List<String> because) {
         }
     }
 
+    /** What practice tells by itself stands behind the reasons, and decides nothing. */
     public static Proposal of(Evidence e) {
+        Proposal decided = decided(e);
+        return new Proposal(
+                decided.kind(),
+                Stream.concat(decided.because().stream(), e.practised().stream())
+                        .toList());
+    }
+
+    private static Proposal decided(Evidence e) {
         List<String> worse =
                 named(e, t -> t.kept().filter(v -> v == Verdict.WORSE).isPresent());
         List<String> better =

@@ -11,6 +11,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.Showing;
 import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.swing.Ball;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.BallResult.Kind;
 import app.hodegon.core.swing.Checkpoint;
@@ -90,6 +91,11 @@ final class Bay {
         return new Observations(Map.of(), readings(faults), tally(faults, balls));
     }
 
+    /** One ball of practice. */
+    Ball ball(Map<Fault, Double> faults) {
+        return new Ball(Optional.of(draw(Kind.FLIGHT, faults)), Optional.of(draw(Kind.STRIKE, faults)));
+    }
+
     private Map<Sign, Boolean> signs(Map<Fault, Double> faults) {
         Map<Sign, Boolean> seen = new EnumMap<>(Sign.class);
         for (Sign sign : Sign.values()) {
@@ -140,11 +146,20 @@ final class Bay {
     private Tally tally(Map<Fault, Double> faults, int balls) {
         Map<BallResult, Integer> counts = new EnumMap<>(BallResult.class);
         for (Kind kind : List.of(Kind.FLIGHT, Kind.STRIKE)) {
-            Map<BallResult, Double> weights = new EnumMap<>(BallResult.class);
-            for (BallResult result : BallResult.of(kind)) weights.put(result, weight(result, faults));
+            Map<BallResult, Double> weights = weights(kind, faults);
             for (int ball = 0; ball < balls; ball++) counts.merge(draw(weights), 1, Integer::sum);
         }
         return new Tally(counts);
+    }
+
+    private BallResult draw(Kind kind, Map<Fault, Double> faults) {
+        return draw(weights(kind, faults));
+    }
+
+    private static Map<BallResult, Double> weights(Kind kind, Map<Fault, Double> faults) {
+        Map<BallResult, Double> weights = new EnumMap<>(BallResult.class);
+        for (BallResult result : BallResult.of(kind)) weights.put(result, weight(result, faults));
+        return weights;
     }
 
     private static double weight(BallResult result, Map<Fault, Double> faults) {

@@ -19,15 +19,18 @@ import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
 import app.hodegon.core.plan.Student;
+import app.hodegon.core.practice.Aside;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Feel;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.Pain;
 import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.practice.Told;
 import app.hodegon.core.swing.Tally;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.HashSet;
@@ -63,6 +66,7 @@ public final class SeasonSimulator {
     private final Persona persona;
     private final Learner learner;
     private final Bay bay;
+    private final Teller teller;
     private final Diagnostician diagnostician;
     private final Planner planner = new Planner(DrillLibrary.standard());
     private final List<CheckSet> checks = new ArrayList<>();
@@ -72,6 +76,8 @@ public final class SeasonSimulator {
         this.persona = persona;
         this.learner = Learner.draw(persona.profile().level().repsToLearn(), random);
         this.bay = new Bay(random, persona.reads());
+        Random words = new Random(seed * 37 + persona.name().hashCode());
+        this.teller = new Teller(words, new Bay(words, persona.reads()));
         this.diagnostician =
                 new Diagnostician(Approach.DEFAULT.school(), persona.profile().hand());
     }
@@ -160,7 +166,7 @@ public final class SeasonSimulator {
             learner.wakeUp();
             if (!kept || !day.date().isBefore(today)) continue;
             boolean hurts = last && persona.getsSore() && stopped.isEmpty() && sessions.size() == 1;
-            PracticeSession session = session(day, hurts, stopped);
+            PracticeSession session = session(day, hurts, stopped, firstTen(day, sessions));
             if (session.blocks().isEmpty()) continue;
             // What hurt is left alone until the coach has looked, which the running plan has not seen yet.
             session.pain().ifPresent(p -> stopped.add(p.drill()));
@@ -170,24 +176,51 @@ public final class SeasonSimulator {
         return List.copyOf(sessions);
     }
 
-    private PracticeSession session(Day day, boolean hurts, Set<String> stopped) {
+    /** The first ten after a gap, scored before anything else; nothing is learned by them. */
+    private Optional<BlockResult> firstTen(Day day, List<PracticeSession> before) {
+        if (before.isEmpty()) return Optional.empty();
+        LocalDate last = before.get(before.size() - 1).day();
+        if (ChronoUnit.DAYS.between(last, day.date()) < Aside.GAP_DAYS) return Optional.empty();
+        return day.blocks().stream()
+                .filter(b -> b.kind() == Plan.Kind.MAIN)
+                .findFirst()
+                .map(main -> new BlockResult(
+                        day.blocks().size(),
+                        main.fault(),
+                        main.drill(),
+                        main.rung(),
+                        Plan.Kind.CHECK,
+                        teller.scored(learner.chanceOfGood(main.fault(), main.rung())),
+                        main.form(),
+                        Optional.empty(),
+                        Told.NOTHING,
+                        Optional.of(Aside.FIRST_TEN)));
+    }
+
+    private PracticeSession session(Day day, boolean hurts, Set<String> stopped, Optional<BlockResult> firstTen) {
         List<BlockResult> results = new ArrayList<>();
         for (int i = 0; i < day.blocks().size(); i++) {
             Block block = day.blocks().get(i);
             if (stopped.contains(block.drill())) continue;
+            String marks = marks(block);
             results.add(new BlockResult(
                     i,
                     block.fault(),
                     block.drill(),
                     block.rung(),
                     block.kind(),
-                    marks(block),
-                    List.of(),
+                    marks,
                     block.form(),
-                    block.condition().map(HalfStep::id)));
+                    block.condition().map(HalfStep::id),
+                    teller.told(block, DrillLibrary.standard().drill(block.drill()), marks, showing(1)),
+                    Optional.empty()));
         }
-        int reps = results.stream().mapToInt(BlockResult::reps).sum();
-        int good = results.stream().mapToInt(BlockResult::good).sum();
+        if (!results.isEmpty()) firstTen.ifPresent(results::add);
+        // How it felt is told by what was planned; the first ten come on top.
+        List<BlockResult> planned =
+                results.stream().filter(r -> r.aside().isEmpty()).toList();
+        int reps = planned.stream().mapToInt(BlockResult::reps).sum();
+        int good = planned.stream().mapToInt(BlockResult::good).sum();
         double share = reps == 0 ? 0 : (double) good / reps;
         Optional<Pain> pain = hurts
                 ? Optional.of(new Pain(

@@ -29,9 +29,13 @@ public enum Handedness implements Identified {
     /**
      * Turns a text written in lead/trail terms into this student's left and right. Placeholders: {@code {lead}},
      * {@code {trail}}, {@code {Lead}}, {@code {Trail}} and {@code {away}}, the direction of the backswing turn seen
-     * from above.
+     * from above. Lengths are said in metric units; {@link Wording} says them in others.
      */
     public String say(String text) {
+        return new Wording(this, Units.METRIC).say(text);
+    }
+
+    String sides(String text) {
         return text.replace("{lead}", lead())
                 .replace("{trail}", trail())
                 .replace("{Lead}", capital(lead()))

@@ -26,6 +26,14 @@ public record Tally(Map<BallResult, Integer> counts) {
         counts = Collections.unmodifiableMap(kept);
     }
 
+    /** Both together; a count that would be over {@link #MOST} stays there. */
+    public Tally plus(Tally other) {
+        Map<BallResult, Integer> sum = new EnumMap<>(BallResult.class);
+        sum.putAll(counts);
+        other.counts.forEach((result, count) -> sum.merge(result, count, (a, b) -> Math.min(MOST, a + b)));
+        return new Tally(sum);
+    }
+
     public int of(BallResult result) {
         return counts.getOrDefault(result, 0);
     }

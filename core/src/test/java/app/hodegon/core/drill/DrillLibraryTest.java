@@ -156,6 +156,56 @@ class DrillLibraryTest {
         assertThat(broken("{}")).containsExactly("file must be a list of drills.");
     }
 
+    @Test
+    void whatCanBeToldFromOutsideIsAskedFor() {
+        for (Drill drill : LIBRARY.all()) {
+            boolean onlyFelt = drill.feedback().equals(List.of(Feedback.FEEL));
+            assertThat(onlyFelt || drill.notice().isPresent()).as(drill.id()).isTrue();
+        }
+        Notice edge = LIBRARY.drill("edge-notice").notice().orElseThrow();
+        assertThat(edge.isRight("inner")).isTrue();
+        assertThat(List.of("outer", "", "sideways")).noneMatch(edge::isRight);
+        Notice fence = LIBRARY.drill("foot-fence").notice().orElseThrow();
+        assertThat(List.of("0", "1")).allMatch(fence::isRight);
+        assertThat(List.of("2", "61", "-1", "x")).noneMatch(fence::isRight);
+        assertThat(fence.accepts("61")).isFalse();
+    }
+
+    @Test
+    void aDrillAsksItsOwnQuestion() {
+        String drill = """
+                [{"id":"x","name":"X","rungs":["feel"],"main":["sway"],"places":["home"],"feedback":["touch"],"pace":"BODY",
+                 "setUp":"a","do":"b","feel":"c","good":"d","mistake":"e","easier":"f","harder":"g","cue":"h",
+                 "variations":["i"],"notice":NOTICE}]""";
+        Notice own = DrillFile.read(drill.replace("NOTICE", """
+                        {"kind":"touch","question":"Felt?","answers":[{"id":"y","label":"Yes"},{"id":"n","label":"No"}],
+                         "right":["y"]}"""), Set.of())
+                .get(0)
+                .notice()
+                .orElseThrow();
+        assertThat(own.question()).isEqualTo("Felt?");
+        assertThat(own.isRight("y")).isTrue();
+        assertThat(DrillFile.read(drill.replace("NOTICE", "\"held\""), Set.of())
+                        .get(0)
+                        .notice())
+                .contains(Notice.Kind.HELD.usual());
+        for (String wrong : List.of(
+                "\"smell\"",
+                "7",
+                "{\"kind\":\"edge\",\"right\":[\"upper\"]}",
+                "{\"kind\":\"edge\",\"right\":[]}",
+                "{\"kind\":\"edge\",\"question\":\"\"}",
+                "{\"kind\":\"edge\",\"answers\":[{\"id\":\"a\",\"label\":\"A\"}]}",
+                "{\"kind\":\"held\",\"from\":70}",
+                "{\"kind\":\"held\",\"from\":\"x\"}")) {
+            assertThat(broken(drill.replace("NOTICE", wrong)))
+                    .as(wrong)
+                    .singleElement()
+                    .asString()
+                    .startsWith("[0].notice");
+        }
+    }
+
     private static List<String> problems(String drills) {
         return broken("[" + drills + "]");
     }

@@ -3,6 +3,7 @@ package app.hodegon.core.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
@@ -54,7 +55,8 @@ class AttentionTest {
                 Map.of(),
                 Set.of(),
                 gates,
-                Optional.empty()));
+                Optional.empty(),
+                DrillLibrary.standard()));
     }
 
     private static List<Kind> kinds(List<Attention> all, int day) {
@@ -77,7 +79,8 @@ class AttentionTest {
                 since,
                 Set.of(),
                 Gates.STANDARD,
-                Optional.empty()));
+                Optional.empty(),
+                DrillLibrary.standard()));
     }
 
     @Test
@@ -117,7 +120,8 @@ class AttentionTest {
                 Map.of("outer-prop", DAY.plusDays(1)),
                 Set.of(noted.id()),
                 Gates.STANDARD,
-                Optional.empty()));
+                Optional.empty(),
+                DrillLibrary.standard()));
         assertThat(all)
                 .extracting(Attention::kind)
                 .containsExactly(Kind.PAIN, Kind.LOST, Kind.ABSENT, Kind.PLAN_OVER, Kind.NOTE);
@@ -172,7 +176,8 @@ class AttentionTest {
                 Map.of("disc-turn", DAY),
                 Set.of(sore.id()),
                 Gates.STANDARD,
-                Optional.of(new Attention.Printed(DAY.minusDays(1), Set.of("disc-turn")))));
+                Optional.of(new Attention.Printed(DAY.minusDays(1), Set.of("disc-turn"))),
+                DrillLibrary.standard()));
         assertThat(kinds(all, 9)).containsExactly(Kind.PAIN, Kind.ABSENT, Kind.NOTE);
         assertThat(all.get(0).reason()).startsWith("Pain 4 of 10, knee").contains("paper printed on");
         assertThat(all.get(2).reason()).isEqualTo("“It pulled.”");

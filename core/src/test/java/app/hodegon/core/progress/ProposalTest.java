@@ -23,6 +23,7 @@ class ProposalTest {
                 passed,
                 passed == 3,
                 false,
+                List.of(),
                 List.of());
     }
 
@@ -63,6 +64,7 @@ class ProposalTest {
                 passed,
                 false,
                 false,
+                List.of(),
                 List.of());
         assertThat(Proposal.of(kept).because()).contains(said);
     }
@@ -77,7 +79,8 @@ class ProposalTest {
                 2,
                 true,
                 true,
-                List.of("Disc turn"));
+                List.of("Disc turn"),
+                List.of());
         Proposal proposal = Proposal.of(hurt);
         assertThat(proposal.kind()).isEqualTo(Kind.STOP_AND_REFER);
         assertThat(proposal.because().toString()).contains("Disc turn").contains("doctor or physiotherapist");
@@ -93,6 +96,7 @@ class ProposalTest {
                 2,
                 true,
                 true,
+                List.of(),
                 List.of());
         assertThat(Proposal.of(shanks).kind()).isEqualTo(Kind.LOOK_AGAIN);
         assertThat(Proposal.of(shanks).because()).contains("New since the last lesson: shank.");
@@ -116,12 +120,31 @@ class ProposalTest {
     }
 
     private static Kind kind(List<Told> told, int due, int passed, boolean gone) {
-        return Proposal.of(new Evidence(told, List.of(), Optional.of(0.9), due, passed, false, gone, List.of()))
+        return Proposal.of(
+                        new Evidence(told, List.of(), Optional.of(0.9), due, passed, false, gone, List.of(), List.of()))
                 .kind();
     }
 
     @Test
     void moreGatesPassedThanThereAreIsNoEvidence() {
         assertThatThrownBy(() -> evidence(null, null, null, 4)).hasMessageContaining("0 to 3");
+    }
+
+    @Test
+    void whatPracticeTellsStandsBehindTheReasonsAndDecidesNothing() {
+        Evidence without =
+                new Evidence(List.of(), List.of(), Optional.of(0.9), 0, 0, false, false, List.of(), List.of());
+        Evidence with = new Evidence(
+                List.of(),
+                List.of(),
+                Optional.of(0.9),
+                0,
+                0,
+                false,
+                false,
+                List.of(),
+                List.of("Noticed right: 4 of 20."));
+        assertThat(Proposal.of(with).kind()).isEqualTo(Proposal.of(without).kind());
+        assertThat(Proposal.of(with).because()).endsWith("Noticed right: 4 of 20.");
     }
 }

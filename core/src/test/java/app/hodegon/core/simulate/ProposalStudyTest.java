@@ -48,6 +48,7 @@ class ProposalStudyTest {
                     1,
                     false,
                     false,
+                    List.of(),
                     List.of());
             counts.merge(Proposal.of(evidence).kind(), 1, Integer::sum);
         }

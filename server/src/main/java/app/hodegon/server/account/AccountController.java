@@ -1,6 +1,9 @@
 package app.hodegon.server.account;
 
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.SignIns.SignedInAt;
+import app.hodegon.server.http.Invalid;
 import jakarta.servlet.http.HttpServletRequest;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotBlank;
@@ -25,10 +28,12 @@ import org.springframework.web.bind.annotation.RestController;
 class AccountController {
 
     private final Accounts accounts;
+    private final AccountUnits units;
     private final SignIns signIns;
 
-    AccountController(Accounts accounts, SignIns signIns) {
+    AccountController(Accounts accounts, AccountUnits units, SignIns signIns) {
         this.accounts = accounts;
+        this.units = units;
         this.signIns = signIns;
     }
 
@@ -58,6 +63,15 @@ class AccountController {
 
     private static String present(HttpServletRequest request) {
         return request.getSession().getId();
+    }
+
+    record UnitsEntry(@NotNull @Size(max = 10) String units) {}
+
+    /** In which units this coach reads and types. */
+    @PutMapping("/units")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void setUnits(@AuthenticationPrincipal Account account, @Valid @RequestBody UnitsEntry entry) {
+        units.set(account.id(), Invalid.in("units", () -> Identified.of(Units.class, entry.units)));
     }
 
     /** Every other browser is signed out with it. */

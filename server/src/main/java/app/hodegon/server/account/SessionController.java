@@ -51,6 +51,7 @@ public class SessionController {
     private static final Duration KNOWN_FOR = Duration.ofDays(365);
 
     private final Accounts accounts;
+    private final AccountUnits units;
     private final AuthenticationManager authentication;
     private final SecurityContextRepository contexts;
     private final CsrfAuthenticationStrategy freshToken;
@@ -59,12 +60,14 @@ public class SessionController {
 
     SessionController(
             Accounts accounts,
+            AccountUnits units,
             AuthenticationManager authentication,
             SecurityContextRepository contexts,
             CsrfTokenRepository tokens,
             Guesses guesses,
             ObjectProvider<SampleAccounts> samples) {
         this.accounts = accounts;
+        this.units = units;
         this.authentication = authentication;
         this.contexts = contexts;
         this.freshToken = new CsrfAuthenticationStrategy(tokens);
@@ -89,7 +92,8 @@ public class SessionController {
             @NotNull String name,
             @NotNull String email,
             @NotNull String role,
-            @NotNull boolean owner) {}
+            @NotNull boolean owner,
+            @NotNull String units) {}
 
     record Forgotten(
             @NotBlank @Size(max = 200) String email,
@@ -240,7 +244,8 @@ public class SessionController {
                                 account.name(),
                                 account.email(),
                                 account.role().name().toLowerCase(Locale.ROOT),
-                                account.role() == Account.Role.COACH && accounts.isOwner(account)),
+                                account.role() == Account.Role.COACH && accounts.isOwner(account),
+                                units.of(account.id()).id()),
                 accounts.firstRun(),
                 samples.stream().flatMap(d -> d.list().stream()).toList(),
                 samples.stream().mapToInt(SampleAccounts::daysAhead).sum());

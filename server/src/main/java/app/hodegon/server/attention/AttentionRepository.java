@@ -14,6 +14,7 @@ import static org.jooq.impl.SQLDataType.VARCHAR;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Kind;
+import app.hodegon.core.swing.Units;
 import app.hodegon.server.db.tables.records.AttentionRecord;
 import app.hodegon.server.student.TaughtByCondition;
 import java.time.Clock;
@@ -25,6 +26,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.springframework.stereotype.Repository;
@@ -73,9 +75,11 @@ class AttentionRepository {
     /**
      * What wants this coach on that day, most urgent first, the longest waiting first among equals.
      *
+     * @param units in which the coach reads
      * @param days which day it is in each zone
      */
-    Attentions.Due due(UUID coach, Set<UUID> standingInFor, LocalDate today, Map<ZoneId, LocalDate> days, int most) {
+    Attentions.Due due(
+            UUID coach, Set<UUID> standingInFor, Units units, LocalDate today, Map<ZoneId, LocalDate> days, int most) {
         Field<LocalDate> theirs = studentsDay(days, today);
         // The key of a student who does not practise is the first day missed.
         var missed = field(selectCount()
@@ -92,10 +96,7 @@ class AttentionRepository {
                 .leftJoin(ACCOUNT)
                 .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
                 .where(TaughtByCondition.of(coach, standingInFor))
-                .and(ATTENTION.HOLDS_FROM.le(theirs))
-                .and(ATTENTION.SEEN_AT.isNull())
-                // Once the lesson is due there is no plan left to practise.
-                .and(ATTENTION.KIND.ne(Kind.ABSENT.id()).or(PLAN.NEXT_LESSON.gt(theirs)))
+                .and(holds(theirs))
                 .orderBy(ATTENTION.URGENCY, ATTENTION.HOLDS_FROM, STUDENT.NAME)
                 .limit(most)
                 .fetch();
@@ -112,8 +113,37 @@ class AttentionRepository {
                 row.value1().getRung(),
                 row.value1().getSessionId(),
                 row.value5(),
-                reason(row.value1(), row.value6())));
+                units.say(reason(row.value1(), row.value6()))));
         return new Attentions.Due(first, rows.isEmpty() ? 0 : rows.get(0).value7());
+    }
+
+    /** The most urgent of each student. */
+    Map<UUID, Attentions.Wanted> wanted(
+            UUID coach, Set<UUID> standingInFor, LocalDate today, Map<ZoneId, LocalDate> days) {
+        Field<LocalDate> theirs = studentsDay(days, today);
+        Map<UUID, Attentions.Wanted> first = new HashMap<>();
+        db.select(ATTENTION.STUDENT_ID, ATTENTION.KIND, ATTENTION.URGENCY)
+                .from(ATTENTION)
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
+                .leftJoin(PLAN)
+                .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
+                .leftJoin(ACCOUNT)
+                .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
+                .where(TaughtByCondition.of(coach, standingInFor))
+                .and(holds(theirs))
+                .orderBy(ATTENTION.URGENCY)
+                .forEach(row -> first.putIfAbsent(row.value1(), new Attentions.Wanted(row.value2(), row.value3())));
+        return first;
+    }
+
+    private static Condition holds(Field<LocalDate> theirs) {
+        return ATTENTION
+                .HOLDS_FROM
+                .le(theirs)
+                .and(ATTENTION.SEEN_AT.isNull())
+                // Once the lesson is due there is no plan left to practise.
+                .and(ATTENTION.KIND.ne(Kind.ABSENT.id()).or(PLAN.NEXT_LESSON.gt(theirs)));
     }
 
     /** The day where a student is; the coach's where that is not known. */

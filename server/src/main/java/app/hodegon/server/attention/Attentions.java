@@ -3,6 +3,7 @@ package app.hodegon.server.attention;
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Situation;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.plan.PlanView.DayView;
@@ -23,7 +24,7 @@ import org.springframework.transaction.annotation.Transactional;
 
 /** Keeps what wants the coach up to date: worked out anew within each transaction that writes something of a student's. */
 @Service
-class Attentions {
+public class Attentions {
 
     /** Practice from so many days before the running plan still counts for its gates. */
     private static final int MEMORY = 90;
@@ -34,6 +35,7 @@ class Attentions {
     private final PracticeLog practice;
     private final StudentGates gates;
     private final Students students;
+    private final AccountUnits accountUnits;
     private final Today today;
 
     Attentions(
@@ -43,8 +45,10 @@ class Attentions {
             PracticeLog practice,
             StudentGates gates,
             Students students,
+            AccountUnits accountUnits,
             Today today) {
         this.students = students;
+        this.accountUnits = accountUnits;
         this.today = today;
         this.attentions = attentions;
         this.plans = plans;
@@ -78,7 +82,8 @@ class Attentions {
                 practice.stops(student),
                 practice.unread(student),
                 gates.of(student),
-                running.flatMap(p -> plans.printed(p.id())));
+                running.flatMap(p -> plans.printed(p.id())),
+                plans.library(student));
     }
 
     /**
@@ -89,8 +94,16 @@ class Attentions {
      */
     record Due(List<AttentionView> first, int all) {}
 
+    /** The most urgent thing about each student that wants this coach on that day: its kind, and its place from 0. */
+    public Map<UUID, Wanted> wanted(UUID coach, LocalDate day) {
+        return attentions.wanted(coach, students.standingInFor(coach), day, today.ofZones());
+    }
+
+    /** @param urgency 0 for the most urgent */
+    public record Wanted(String kind, int urgency) {}
+
     Due due(UUID coach, LocalDate day, int most) {
-        return attentions.due(coach, students.standingInFor(coach), day, today.ofZones(), most);
+        return attentions.due(coach, students.standingInFor(coach), accountUnits.of(coach), day, today.ofZones(), most);
     }
 
     @Transactional

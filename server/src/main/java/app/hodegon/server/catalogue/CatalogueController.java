@@ -14,6 +14,7 @@ import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Ground;
+import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Notice;
 import app.hodegon.core.drill.Place;
@@ -21,14 +22,23 @@ import app.hodegon.core.drill.Rung;
 import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Level;
+import app.hodegon.core.practice.Aside;
+import app.hodegon.core.practice.Rescue;
+import app.hodegon.core.practice.RoundPlayed;
+import app.hodegon.core.practice.Turn;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Club;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
+import app.hodegon.core.swing.SwingLength;
+import app.hodegon.core.swing.Units;
+import app.hodegon.core.swing.Wording;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.catalogue.CatalogueView.BallResultView;
 import app.hodegon.server.catalogue.CatalogueView.CheckpointView;
 import app.hodegon.server.catalogue.CatalogueView.ChoiceView;
@@ -41,10 +51,13 @@ import app.hodegon.server.catalogue.CatalogueView.FormView;
 import app.hodegon.server.catalogue.CatalogueView.HalfStepView;
 import app.hodegon.server.catalogue.CatalogueView.MeasureView;
 import app.hodegon.server.catalogue.CatalogueView.Named;
+import app.hodegon.server.catalogue.CatalogueView.NoticeKindView;
 import app.hodegon.server.catalogue.CatalogueView.NoticeView;
+import app.hodegon.server.catalogue.CatalogueView.PracticeRules;
 import app.hodegon.server.catalogue.CatalogueView.PropView;
 import app.hodegon.server.catalogue.CatalogueView.QuestionView;
 import app.hodegon.server.catalogue.CatalogueView.RungView;
+import app.hodegon.server.catalogue.CatalogueView.ScaleView;
 import app.hodegon.server.catalogue.CatalogueView.SchoolView;
 import app.hodegon.server.catalogue.CatalogueView.SetAside;
 import app.hodegon.server.catalogue.CatalogueView.SignView;
@@ -53,7 +66,7 @@ import app.hodegon.server.http.Invalid;
 import app.hodegon.server.student.Students;
 import java.util.Arrays;
 import java.util.Collection;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
@@ -67,25 +80,33 @@ import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
 
-/** The vocabulary, made once per hand. */
+/** The vocabulary, made once per hand and units. */
 @RestController
 class CatalogueController {
 
-    private final Map<Handedness, CatalogueView> byHand = new EnumMap<>(Handedness.class);
+    private final Map<Wording, CatalogueView> known = new HashMap<>();
 
     private final Drills drills;
     private final Students students;
+    private final AccountUnits accountUnits;
 
-    CatalogueController(Drills drills, Students students) {
+    CatalogueController(Drills drills, Students students, AccountUnits accountUnits) {
         this.drills = drills;
         this.students = students;
-        for (Handedness hand : Handedness.values()) byHand.put(hand, catalogue(hand));
+        this.accountUnits = accountUnits;
+        for (Handedness hand : Handedness.values()) {
+            for (Units units : Units.values()) known.put(new Wording(hand, units), catalogue(new Wording(hand, units)));
+        }
     }
 
     @GetMapping("/api/catalogue")
     CatalogueView catalogue(
-            @AuthenticationPrincipal Account account, @RequestParam(defaultValue = "right") String hand) {
-        Handedness said = Invalid.in("hand", () -> Identified.of(Handedness.class, hand));
+            @AuthenticationPrincipal Account account,
+            @RequestParam(defaultValue = "right") String hand,
+            @RequestParam(required = false) String units) {
+        Wording said = new Wording(
+                Invalid.in("hand", () -> Identified.of(Handedness.class, hand)),
+                units == null ? ownUnits(account) : Invalid.in("units", () -> Identified.of(Units.class, units)));
         UUID coach = account.role() == Account.Role.COACH
                 ? account.id()
                 : students.self(account).coachId();
@@ -105,11 +126,25 @@ class CatalogueController {
                         .toList()
                 : List.of();
         return library == DrillLibrary.standard()
-                ? byHand.get(said)
-                : byHand.get(said).with(drills.own(coach), drills(library, said), setAside);
+                ? known.get(said)
+                : known.get(said).with(drills.own(coach), drills(library, said), setAside);
     }
 
-    private static CatalogueView catalogue(Handedness hand) {
+    private Units ownUnits(Account account) {
+        return account.role() == Account.Role.COACH
+                ? accountUnits.of(account.id())
+                : Identified.of(Units.class, students.self(account).units());
+    }
+
+    private static Map<String, ScaleView> scales(Units units) {
+        Map<String, ScaleView> scales = new LinkedHashMap<>();
+        for (String unit : Units.SAID_OTHERWISE) {
+            scales.put(unit, new ScaleView(units.of(unit).unit(), units.of(unit).factor()));
+        }
+        return scales;
+    }
+
+    private static CatalogueView catalogue(Wording hand) {
         return new CatalogueView(
                 Catalogue.VERSION,
                 Arrays.stream(Checkpoint.values())
@@ -122,7 +157,9 @@ class CatalogueController {
                 Arrays.stream(Measure.values()).map(m -> measure(m, hand)).toList(),
                 named(Source.values(), Source::label),
                 named(Feedback.values(), Feedback::label),
-                Arrays.stream(Notice.values()).map(n -> notice(n, hand)).toList(),
+                Arrays.stream(Notice.Kind.values())
+                        .map(k -> new NoticeKindView(k.label(), notice(k.usual(), hand)))
+                        .toList(),
                 Arrays.stream(BallResult.values())
                         .map(r -> new BallResultView(r.kind().id(), r.id(), r.label()))
                         .toList(),
@@ -134,6 +171,7 @@ class CatalogueController {
                                 hand.say(f.what()),
                                 hand.say(f.lookAlike()),
                                 hand.say(f.trap()),
+                                hand.say(Rescue.of(f)),
                                 balls(f)))
                         .toList(),
                 Arrays.stream(PressureSchool.values())
@@ -166,6 +204,15 @@ class CatalogueController {
                 Arrays.stream(Rung.values())
                         .map(r -> new RungView(r.id(), r.label(), r.rehearsalsPerRound(), r.ballsPerRound()))
                         .toList(),
+                new PracticeRules(
+                        Turn.MISSES,
+                        Turn.GOOD,
+                        Turn.REHEARSALS,
+                        Aside.GAP_DAYS,
+                        named(Club.values(), Club::label),
+                        named(SwingLength.values(), SwingLength::label),
+                        named(RoundPlayed.Cost.values(), RoundPlayed.Cost::label)),
+                scales(hand.units()),
                 drills(DrillLibrary.standard(), hand),
                 List.of(),
                 List.of());
@@ -187,7 +234,7 @@ class CatalogueController {
         return values.stream().map(Identified::id).sorted().toList();
     }
 
-    private static MeasureView measure(Measure measure, Handedness hand) {
+    private static MeasureView measure(Measure measure, Wording hand) {
         return new MeasureView(
                 measure.id(),
                 hand.say(measure.label()),
@@ -213,7 +260,7 @@ class CatalogueController {
         return new SchoolView(school.id(), school.label(), school.why(), corridors);
     }
 
-    private static Map<String, DrillView> drills(DrillLibrary library, Handedness hand) {
+    private static Map<String, DrillView> drills(DrillLibrary library, Wording hand) {
         Map<String, DrillView> drills = new LinkedHashMap<>();
         for (Drill drill : library.all()) drills.put(drill.id(), drill(drill, library, hand));
         return drills;
@@ -226,17 +273,42 @@ class CatalogueController {
                 .toList();
     }
 
-    private static NoticeView notice(Notice notice, Handedness hand) {
+    private static NoticeView notice(Notice notice, Wording hand) {
+        if (notice.reply() instanceof Notice.Measured measured) {
+            return new NoticeView(
+                    notice.kind().id(),
+                    hand.say(notice.question()),
+                    measured.unit(),
+                    List.of(),
+                    List.of(),
+                    measured.from(),
+                    measured.to());
+        }
+        Notice.Choices choices = (Notice.Choices) notice.reply();
         return new NoticeView(
-                notice.id(),
+                notice.kind().id(),
                 hand.say(notice.question()),
-                notice.unit().orElse(null),
-                notice.answers().stream().map(a -> new Named(a.id(), a.label())).toList());
+                null,
+                choices.answers().stream()
+                        .map(a -> new Named(a.id(), hand.say(a.label())))
+                        .toList(),
+                choices.answers().stream()
+                        .map(Notice.Answer::id)
+                        .filter(choices.right()::contains)
+                        .toList(),
+                null,
+                null);
     }
 
-    private static DrillView drill(Drill drill, DrillLibrary library, Handedness hand) {
+    private static HalfStepView halfStep(HalfStep step, Wording hand) {
+        HalfStep said = step.said(hand.hand());
+        return new HalfStepView(said.id(), said.label(), said.action());
+    }
+
+    private static DrillView drill(Drill drill, DrillLibrary library, Wording hand) {
         Map<String, String> variations = new LinkedHashMap<>();
         Map<String, List<HalfStepView>> halfSteps = new LinkedHashMap<>();
+        Map<String, HalfStepView> next = new LinkedHashMap<>();
         Map<String, Integer> speeds = new LinkedHashMap<>();
         for (Rung rung : Rung.values()) {
             if (!drill.covers(rung)) continue;
@@ -245,9 +317,9 @@ class CatalogueController {
             halfSteps.put(
                     rung.id(),
                     library.halfSteps(drill, rung).stream()
-                            .map(s -> s.said(hand))
-                            .map(s -> new HalfStepView(s.id(), s.label(), s.action()))
+                            .map(s -> halfStep(s, hand))
                             .toList());
+            library.nextAfterAGoodRun(drill, rung).ifPresent(s -> next.put(rung.id(), halfStep(s, hand)));
         }
         Drill.Texts texts = drill.texts();
         return new DrillView(
@@ -281,8 +353,9 @@ class CatalogueController {
                                 .toList(),
                         drill.diagram().press().stream().map(Identified::id).toList(),
                         drill.diagram().move().id()),
-                drill.notice().map(Notice::id).orElse(null),
+                drill.notice().map(n -> notice(n, hand)).orElse(null),
                 halfSteps,
+                next,
                 speeds,
                 drill.ways().moves(),
                 drill.ways().combines(),

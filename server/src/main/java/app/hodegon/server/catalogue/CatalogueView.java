@@ -4,7 +4,11 @@ import jakarta.validation.constraints.NotNull;
 import java.util.List;
 import java.util.Map;
 
-/** The vocabulary of the product, said for one hand. */
+/**
+ * The vocabulary of the product, said for one hand and in one person's units.
+ *
+ * @param scales how values in metric units, which all are on the wire, are said: by metric unit
+ */
 public record CatalogueView(
         @NotNull String version,
         @NotNull List<CheckpointView> checkpoints,
@@ -12,7 +16,7 @@ public record CatalogueView(
         @NotNull List<MeasureView> measures,
         @NotNull List<Named> sources,
         @NotNull List<Named> feedback,
-        @NotNull List<NoticeView> notices,
+        @NotNull List<NoticeKindView> notices,
         @NotNull List<BallResultView> ballResults,
         @NotNull List<FaultInfo> faults,
         @NotNull List<SchoolView> schools,
@@ -27,6 +31,8 @@ public record CatalogueView(
         @NotNull List<FormView> forms,
         @NotNull List<EquipmentView> equipment,
         @NotNull List<RungView> rungs,
+        @NotNull PracticeRules practice,
+        @NotNull Map<String, ScaleView> scales,
         @NotNull Map<String, DrillView> drills,
         @NotNull List<String> ownDrills,
         @NotNull List<SetAside> setAside) {
@@ -55,6 +61,8 @@ public record CatalogueView(
                 forms,
                 equipment,
                 rungs,
+                practice,
+                scales,
                 all,
                 own,
                 unreadable);
@@ -97,12 +105,18 @@ public record CatalogueView(
             @NotNull double highest,
             @NotNull List<String> sources) {}
 
+    /**
+     * @param factor by which the metric value is multiplied
+     */
+    public record ScaleView(@NotNull String unit, @NotNull double factor) {}
+
     public record BallResultView(
             @NotNull String kind,
             @NotNull String id,
             @NotNull String label) {}
 
     /**
+     * @param rescue what to do on the course when it is back
      * @param balls the ball results it shows by itself, as kind and result: flight:slice
      */
     public record FaultInfo(
@@ -112,6 +126,7 @@ public record CatalogueView(
             @NotNull String what,
             @NotNull String lookAlike,
             @NotNull String trap,
+            @NotNull String rescue,
             @NotNull List<String> balls) {}
 
     /**
@@ -179,6 +194,7 @@ public record CatalogueView(
      * @param caution empty where only general cautions apply
      * @param notice what is asked after each set; null for nothing
      * @param halfSteps small changes by rung, in the order in which they come up
+     * @param next the half-step that a run of good ones brings, by rung; left out where it is the harder form
      * @param speeds percent of full speed by rung
      * @param firstFor answers and schools that regard it as one of their first
      */
@@ -207,8 +223,9 @@ public record CatalogueView(
             @NotNull List<String> after,
             @NotNull List<String> kit,
             @NotNull DiagramView diagram,
-            String notice,
+            NoticeView notice,
             @NotNull Map<String, List<HalfStepView>> halfSteps,
+            @NotNull Map<String, HalfStepView> next,
             @NotNull Map<String, Integer> speeds,
             @NotNull List<String> moves,
             @NotNull List<String> combines,
@@ -220,12 +237,39 @@ public record CatalogueView(
      * What is asked after each set.
      *
      * @param unit of a whole number; null where one of the answers is chosen
+     * @param right ids of the answers that a good set has; empty for a number
+     * @param from smallest right number; null where one of the answers is chosen
+     * @param to largest right number
      */
     public record NoticeView(
-            @NotNull String id,
+            @NotNull String kind,
             @NotNull String question,
             String unit,
-            @NotNull List<Named> answers) {}
+            @NotNull List<Named> answers,
+            @NotNull List<String> right,
+            Integer from,
+            Integer to) {}
+
+    /** A kind of notice as it is usually asked. */
+    public record NoticeKindView(
+            @NotNull String label, @NotNull NoticeView usual) {}
+
+    /**
+     * How a session goes on, and what may be said of it.
+     *
+     * @param misses so many running bring an easier form or more rehearsals
+     * @param good so many running bring the next half-step
+     * @param rehearsals put in before the next strike
+     * @param gapDays days without practice after which the first ten are asked for
+     */
+    public record PracticeRules(
+            @NotNull int misses,
+            @NotNull int good,
+            @NotNull int rehearsals,
+            @NotNull int gapDays,
+            @NotNull List<Named> clubs,
+            @NotNull List<Named> swingLengths,
+            @NotNull List<Named> costs) {}
 
     public record DiagramView(
             @NotNull String stance,

@@ -7,7 +7,9 @@ import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Wording;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.http.Invalid;
 import jakarta.validation.Valid;
@@ -26,9 +28,11 @@ import org.springframework.web.bind.annotation.RestController;
 public class DiagnosisController {
 
     private final Approaches approaches;
+    private final AccountUnits units;
 
-    DiagnosisController(Approaches approaches) {
+    DiagnosisController(Approaches approaches, AccountUnits units) {
         this.approaches = approaches;
+        this.units = units;
     }
 
     /** Everything may be left out. */
@@ -51,8 +55,11 @@ public class DiagnosisController {
                 request.shots() == null
                         ? ShotsEntry.NONE.tally("shots")
                         : request.shots().tally("shots"));
-        return DiagnosisView.of(
-                new Diagnostician(approach.school(), approaches.repeatability(coach.id()), hand).diagnose(seen));
+        return DiagnosisView.of(new Diagnostician(
+                        approach.school(),
+                        approaches.repeatability(coach.id()),
+                        new Wording(hand, units.of(coach.id())))
+                .diagnose(seen));
     }
 
     /** Reads an approach; answers left out take their defaults. */

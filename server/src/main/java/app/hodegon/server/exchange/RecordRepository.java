@@ -60,16 +60,19 @@ class RecordRepository {
             PRACTICE_BLOCK,
             PRACTICE_SHOT,
             SESSION_ANSWER,
-            DRILL_STOP);
+            DRILL_STOP,
+            ROUND_PLAYED,
+            SELF_CHECK);
 
     /** Files made before there were these have none of them. */
-    private static final Set<Table<?>> LATER = Set.of(LESSON_CHECK);
+    private static final Set<Table<?>> LATER = Set.of(LESSON_CHECK, ROUND_PLAYED, SELF_CHECK);
 
     /** Of an installation, not of the student. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(
             STUDENT.COACH_ID, STUDENT.ACCOUNT_ID, STUDENT.VERSION, LESSON.VERSION, LESSON.SAVES, LESSON.PLAN_VERSION);
 
     private static final Set<Field<?>> DOCUMENTS = Set.of(
+            LESSON.TRIES,
             LESSON_DECISION.DIAGNOSED,
             PROPOSAL_ANSWER.BECAUSE,
             PLAN_DOCUMENT.DOCUMENT,

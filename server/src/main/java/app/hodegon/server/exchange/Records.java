@@ -16,6 +16,7 @@ import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.told.ToldLog;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.time.DateTimeException;
@@ -48,6 +49,7 @@ class Records {
     private final Drills drills;
     private final ShotFiles shots;
     private final Proposals proposals;
+    private final ToldLog told;
     private final ApplicationEventPublisher events;
 
     Records(
@@ -61,6 +63,7 @@ class Records {
             Drills drills,
             ShotFiles shots,
             Proposals proposals,
+            ToldLog told,
             ApplicationEventPublisher events) {
         this.records = records;
         this.students = students;
@@ -72,6 +75,7 @@ class Records {
         this.drills = drills;
         this.shots = shots;
         this.proposals = proposals;
+        this.told = told;
         this.events = events;
     }
 
@@ -129,6 +133,8 @@ class Records {
             ids(record, "plan").forEach(plan -> plans.readWhole(student, plan));
             practice.since(student, BEFORE_ANY);
             practice.ladder(student);
+            told.rounds(student);
+            told.checks(student);
             gates.of(student);
             events.publishEvent(new StudentChanged(student));
             return stored;

@@ -5,6 +5,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.diagnosis.DiagnosisView;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.Stale;
@@ -47,15 +48,18 @@ class LessonController {
 
     private final Lessons lessons;
     private final Students students;
+    private final AccountUnits units;
     private final Today today;
 
-    LessonController(Lessons lessons, Students students, Today today) {
+    LessonController(Lessons lessons, Students students, AccountUnits units, Today today) {
+        this.units = units;
         this.lessons = lessons;
         this.students = students;
         this.today = today;
     }
 
     /**
+     * @param studentUnits in which the student reads; all else is said in the coach's
      * @param diagnosis on what is entered now
      * @param focus what the coach decided; empty while undecided
      * @param version of what is entered, to be named when it is changed
@@ -66,6 +70,7 @@ class LessonController {
             @NotNull UUID studentId,
             @NotNull String studentName,
             @NotNull String handedness,
+            @NotNull String studentUnits,
             @NotNull LocalDate heldOn,
             @NotNull LessonEntry entry,
             @NotNull DiagnosisView diagnosis,
@@ -147,9 +152,10 @@ class LessonController {
                 student.id(),
                 student.name(),
                 student.hand().id(),
+                student.units(),
                 lesson.heldOn(),
                 EntryView.of(lesson).entry(),
-                DiagnosisView.of(lessons.diagnose(lesson, student)),
+                DiagnosisView.of(lessons.diagnose(lesson, student, units.of(coach.id()))),
                 lesson.focus().stream().map(Fault::id).toList(),
                 lesson.focusReason(),
                 lesson.version(),
@@ -171,7 +177,8 @@ class LessonController {
                             signs,
                             Moment.of(lesson.before()),
                             Moment.of(lesson.after()),
-                            lesson.note()),
+                            lesson.note(),
+                            lesson.tries()),
                     lesson.version(),
                     lesson.saves());
         }

@@ -9,7 +9,9 @@ import static app.hodegon.server.db.Tables.LESSON_SIGN;
 import static app.hodegon.server.db.Tables.SHOT_FILE;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.noCondition;
+import static org.jooq.impl.DSL.partitionBy;
 import static org.jooq.impl.DSL.row;
+import static org.jooq.impl.DSL.rowNumber;
 import static org.jooq.impl.DSL.select;
 import static org.jooq.impl.DSL.selectOne;
 
@@ -49,14 +51,20 @@ import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Result;
 import org.springframework.stereotype.Repository;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
 
 @Repository
 class LessonRepository {
 
+    private static final TypeReference<Map<String, TryEntry>> TRIES = new TypeReference<>() {};
+
     private final DSLContext db;
+    private final JsonMapper json;
     private final Clock clock;
 
-    LessonRepository(DSLContext db, Clock clock) {
+    LessonRepository(DSLContext db, Clock clock, JsonMapper json) {
+        this.json = json;
         this.db = db;
         this.clock = clock;
     }
@@ -111,6 +119,22 @@ class LessonRepository {
         Map<UUID, StoredLesson> following = new HashMap<>();
         next.forEach((id, row) -> following.put(id, whole.get(row.getId())));
         return following;
+    }
+
+    /** The last lessons of each of these students in which something was seen or measured before it, latest first. */
+    List<StoredLesson> lastMeasured(Collection<UUID> students, int each) {
+        List<UUID> ids = db.select(LESSON.ID)
+                .from(LESSON)
+                .where(LESSON.STUDENT_ID.in(students))
+                .and(seenBefore())
+                .qualify(rowNumber()
+                        .over(partitionBy(LESSON.STUDENT_ID).orderBy(LESSON.HELD_ON.desc(), LESSON.CREATED_AT.desc()))
+                        .le(each))
+                .fetch(LESSON.ID);
+        return whole(db.selectFrom(LESSON)
+                .where(LESSON.ID.in(ids))
+                .orderBy(LESSON.HELD_ON.desc(), LESSON.CREATED_AT.desc())
+                .fetch());
     }
 
     List<StoredLesson> all(Collection<UUID> ids) {
@@ -170,7 +194,7 @@ class LessonRepository {
                 .toList();
     }
 
-    private static StoredLesson lesson(
+    private StoredLesson lesson(
             LessonRecord row,
             Result<LessonAnswerRecord> answers,
             Result<LessonSignRecord> signs,
@@ -187,6 +211,7 @@ class LessonRepository {
                         tally(shots, Stage.BEFORE)),
                 new Observations(Map.of(), readings(readings, Stage.AFTER), tally(shots, Stage.AFTER)),
                 row.getNote(),
+                json.readValue(row.getTries(), TRIES),
                 Arrays.stream(row.getFocus())
                         .map(id -> Identified.of(Fault.class, id))
                         .toList(),
@@ -244,9 +269,17 @@ class LessonRepository {
      *
      * @param saves the names of the last saves, this one among them
      */
-    void replace(UUID id, Approach approach, Observations before, Observations after, String note, List<String> saves) {
+    void replace(
+            UUID id,
+            Approach approach,
+            Observations before,
+            Observations after,
+            String note,
+            Map<String, TryEntry> tries,
+            List<String> saves) {
         db.update(LESSON)
                 .set(LESSON.NOTE, note)
+                .set(LESSON.TRIES, json.writeValueAsString(tries))
                 .set(LESSON.SAVES, saves.toArray(String[]::new))
                 .set(LESSON.VERSION, LESSON.VERSION.plus(1))
                 .where(LESSON.ID.eq(id))

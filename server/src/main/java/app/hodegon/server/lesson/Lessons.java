@@ -10,6 +10,8 @@ import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Repeatability;
+import app.hodegon.core.swing.Units;
+import app.hodegon.core.swing.Wording;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.diagnosis.DiagnosisController;
@@ -114,14 +116,27 @@ public class Lessons {
         return lessons.following(ids);
     }
 
+    /** The last lessons of each of these students in which something was seen or measured before it, latest first. */
+    public List<StoredLesson> lastMeasured(Collection<UUID> of, int each) {
+        return lessons.lastMeasured(of, each);
+    }
+
     /** These lessons; the caller has made sure that they may be seen. */
     public List<StoredLesson> all(Collection<UUID> ids) {
         return lessons.all(ids);
     }
 
+    /** In metric words, as it is kept. */
     public Diagnosis diagnose(StoredLesson lesson, StoredStudent student) {
+        return diagnose(lesson, student, Units.METRIC);
+    }
+
+    /** In the words of who reads it. */
+    Diagnosis diagnose(StoredLesson lesson, StoredStudent student, Units units) {
         return new Diagnostician(
-                        lesson.approach().school(), approaches.repeatability(student.coachId()), student.hand())
+                        lesson.approach().school(),
+                        approaches.repeatability(student.coachId()),
+                        new Wording(student.hand(), units))
                 .diagnose(lesson.before());
     }
 
@@ -141,6 +156,7 @@ public class Lessons {
     StoredLesson enter(Account coach, UUID id, int seen, LessonEntry entry, Optional<String> save) {
         StoredLesson now = toChange(coach, id);
         if (now.version() != seen) throw new Stale(LessonController.EntryView.of(now));
+        entry.tries().forEach((name, tried) -> tried.tried("tries." + name));
         List<String> saves = Stream.concat(now.saves().stream(), save.stream()).toList();
         lessons.replace(
                 id,
@@ -156,6 +172,7 @@ public class Lessons {
                                 "after.readings", entry.after().readings()),
                         entry.after().shots().tally("after.shots")),
                 entry.note(),
+                entry.tries(),
                 saves.subList(Math.max(0, saves.size() - SAVES_KEPT), saves.size()));
         return ofCoach(coach, id);
     }
@@ -163,7 +180,7 @@ public class Lessons {
     /** Stores what was seen, as a whole. */
     @Transactional
     public void enter(UUID id, Approach approach, Observations before, Observations after) {
-        lessons.replace(id, approach, before, after, "", List.of());
+        lessons.replace(id, approach, before, after, "", Map.of(), List.of());
     }
 
     /** Keeps the choice of focus with the diagnosis it was made on; overruling the engine needs a reason. */
@@ -202,6 +219,8 @@ public class Lessons {
      */
     public void readWhole(UUID student) {
         for (StoredLesson lesson : lessons.last(student, Integer.MAX_VALUE)) {
+            lesson.tries().values().forEach(t -> Complete.check("tries", t));
+            lesson.tried();
             lessons.decisions(lesson.id())
                     .forEach(d -> Complete.check("diagnosed", json.readValue(d.diagnosed(), DiagnosisView.class)));
         }

@@ -3,8 +3,11 @@ package app.hodegon.server.lesson;
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.practice.Tried;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.List;
+import java.util.Map;
 import java.util.UUID;
 
 /**
@@ -12,6 +15,7 @@ import java.util.UUID;
  *
  * @param before signs, readings and balls of the first moment
  * @param after readings and balls of the last
+ * @param tries stages by their names
  * @param focus what the coach chose; empty while undecided
  * @param version how often what is entered was changed
  * @param planVersion how often its plan was
@@ -25,8 +29,18 @@ public record StoredLesson(
         Observations before,
         Observations after,
         String note,
+        Map<String, TryEntry> tries,
         List<Fault> focus,
         String focusReason,
         int version,
         int planVersion,
-        List<String> saves) {}
+        List<String> saves) {
+
+    /** What was tried between the first balls and the last, in order. */
+    public List<Tried> tried() {
+        return tries.values().stream()
+                .sorted(Comparator.comparing(TryEntry::number))
+                .map(t -> t.tried("tries"))
+                .toList();
+    }
+}

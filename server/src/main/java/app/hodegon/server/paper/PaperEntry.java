@@ -74,7 +74,6 @@ record PaperEntry(
                 kind == Kind.CHECK
                         ? "+".repeat(ticked) + "-".repeat(most - ticked)
                         : "o".repeat(ticked * block.repsPerSet()),
-                List.of(),
                 Identified.of(Form.class, block.form()),
                 Optional.ofNullable(block.condition()));
     }

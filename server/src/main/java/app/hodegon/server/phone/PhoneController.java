@@ -4,6 +4,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Edits;
+import app.hodegon.core.practice.OwnTempo;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
@@ -12,6 +13,7 @@ import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.http.Plain;
+import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.plan.PlanFollowsPractice;
 import app.hodegon.server.plan.PlanView;
 import app.hodegon.server.plan.Plans;
@@ -21,6 +23,7 @@ import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.PracticeSessionView;
 import app.hodegon.server.practice.RungStanding;
 import app.hodegon.server.practice.StoredSession;
+import app.hodegon.server.practice.ToldEntry;
 import app.hodegon.server.reminder.Reminders;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
@@ -35,6 +38,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -57,6 +61,7 @@ class PhoneController {
     private final StudentGates gates;
     private final Reminders reminders;
     private final PlanFollowsPractice follows;
+    private final Lessons lessons;
     private final Today today;
 
     PhoneController(
@@ -66,6 +71,7 @@ class PhoneController {
             StudentGates gates,
             Reminders reminders,
             PlanFollowsPractice follows,
+            Lessons lessons,
             Today today) {
         this.students = students;
         this.plans = plans;
@@ -73,6 +79,7 @@ class PhoneController {
         this.gates = gates;
         this.reminders = reminders;
         this.follows = follows;
+        this.lessons = lessons;
         this.today = today;
     }
 
@@ -86,10 +93,12 @@ class PhoneController {
      * @param laidAgain why the plan changed last; null where it never did
      * @param adult which adult knows that a junior practises; null while not said
      * @param remindAt hour of the reminder on practice days; null for none
+     * @param tempo to which a beat is set, ms
      */
     record MeView(
             @NotNull String name,
             @NotNull String handedness,
+            @NotNull String units,
             StoredPlan plan,
             @NotNull List<PracticeSessionView> sessions,
             @NotNull List<String> why,
@@ -98,7 +107,21 @@ class PhoneController {
             Relaid laidAgain,
             @NotNull boolean junior,
             String adult,
-            Integer remindAt) {}
+            Integer remindAt,
+            @NotNull TempoView tempo) {}
+
+    /**
+     * @param own whether it was measured with this student
+     */
+    record TempoView(
+            @NotNull int backswing,
+            @NotNull int downswing,
+            @NotNull boolean own) {
+
+        static TempoView of(OwnTempo tempo) {
+            return new TempoView(tempo.backswing(), tempo.downswing(), tempo.own());
+        }
+    }
 
     /**
      * @param edition how often the phone has changed this session
@@ -123,6 +146,8 @@ class PhoneController {
      * @param noticed per set; empty where nothing was asked or said
      * @param form what the club met; null for what the day's plan says
      * @param condition id of the half-step; null for the plain form
+     * @param aside why it was done, where the day's plan does not have it; null where it has
+     * @param told what was said of it; null for nothing, as from a phone that does not ask yet
      */
     record BlockEntry(
             @NotNull Integer block,
@@ -133,7 +158,9 @@ class PhoneController {
             @NotNull @Size(max = 400) String marks,
             @NotNull @Size(max = Edits.MOST_SETS) List<@NotNull @Size(max = 20) String> noticed,
             @Size(max = 10) String form,
-            @Size(max = 60) String condition) {}
+            @Size(max = 60) String condition,
+            @Size(max = 12) String aside,
+            @Valid ToldEntry told) {}
 
     record PainEntry(
             @NotNull @Size(max = 20) String where,
@@ -157,6 +184,7 @@ class PhoneController {
         return new MeView(
                 student.name(),
                 student.hand().id(),
+                student.units(),
                 plan.orElse(null),
                 plan.map(p -> practice.storedOfPlan(p.id())).orElse(List.of()).stream()
                         .map(PracticeSessionView::of)
@@ -167,7 +195,11 @@ class PhoneController {
                 plan.flatMap(p -> plans.relaid(p.id()).stream().findFirst()).orElse(null),
                 student.profile().age() == AgeBand.JUNIOR,
                 student.adult().orElse(null),
-                reminders.hour(student.id()).orElse(null));
+                reminders.hour(student.id()).orElse(null),
+                TempoView.of(OwnTempo.of(lessons.last(student.id(), 1).stream()
+                        .flatMap(l -> Stream.of(l.before(), l.after()))
+                        .flatMap(seen -> seen.readings().stream())
+                        .toList())));
     }
 
     /** The running plan for the student's own calendar. */
@@ -193,7 +225,7 @@ class PhoneController {
         StoredStudent student = students.self(account);
         StoredPlan plan = plans.ofStudent(student.id(), entry.planId()).orElseThrow(() -> new NotFound("plan"));
         StoredSession sent =
-                new SessionReader(plan, plans.library(student.id())).session(id, entry, today.ofStudent(student.id()));
+                new SessionReader(plan, plans.library(student.id())).session(id, entry, today.latestOf(student.id()));
         StoredSession stored = practice.put(student.id(), student.profile().flags(), plan.id(), sent);
         List<RungStanding> rungs = RungStanding.of(practice.checks(student.id()), gates.of(student.id())).stream()
                 .filter(r -> stored.session().checks().stream()

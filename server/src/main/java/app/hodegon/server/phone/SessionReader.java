@@ -6,10 +6,12 @@ import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Notice;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan;
+import app.hodegon.core.practice.Aside;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.Feel;
 import app.hodegon.core.practice.Pain;
 import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.practice.Told;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.phone.PhoneController.BlockEntry;
@@ -39,16 +41,11 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
     private static final int RANDOM = 4;
 
     /**
-     * @param today on the server: a phone may be a day ahead by its time zone, not more
+     * @param latest the latest day that it can be where the student is
      */
-    StoredSession session(UUID id, PracticeEntry entry, LocalDate today) {
+    StoredSession session(UUID id, PracticeEntry entry, LocalDate latest) {
         if (id.version() != RANDOM) throw new Invalid("id", "must be a random identifier (version 4).");
-        if (entry.day().isAfter(today.plusDays(1))) {
-            throw new Invalid(
-                    "day",
-                    "This practice is dated " + entry.day() + ", and today is " + today
-                            + ". Set the phone's clock right; what was practised is kept on the phone.");
-        }
+        Ahead.refuse(entry.day(), latest);
         if (entry.day().isBefore(plan.from()) || !entry.day().isBefore(plan.nextLesson())) {
             throw new Invalid("day", "The plan runs from " + plan.from() + " to " + plan.nextLesson() + ".");
         }
@@ -81,6 +78,11 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
     }
 
     private static boolean isOf(DayView day, BlockResult done) {
+        // What came on top is of the day if it is about what the day is about.
+        if (done.aside().isPresent()) {
+            return day.blocks().stream()
+                    .anyMatch(b -> b.fault().equals(done.fault().id()));
+        }
         if (done.block() >= day.blocks().size()) return false;
         BlockView block = day.blocks().get(done.block());
         return block.drill().equals(done.drill())
@@ -119,9 +121,13 @@ record SessionReader(StoredPlan plan, DrillLibrary library) {
                 rung,
                 Identified.of(Plan.Kind.class, entry.kind()),
                 entry.marks(),
-                entry.noticed(),
                 form,
-                Optional.ofNullable(entry.condition()));
+                Optional.ofNullable(entry.condition()),
+                entry.told() == null
+                        ? Told.noticing(entry.noticed())
+                        : entry.told().told(field + ".told", entry.noticed()),
+                Optional.ofNullable(entry.aside())
+                        .map(a -> Invalid.in(field + ".aside", () -> Identified.of(Aside.class, a))));
     }
 
     /** The form of a block from a phone that does not say it yet. */

@@ -1,6 +1,7 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.LayAgain;
@@ -16,8 +17,10 @@ import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
@@ -55,12 +58,17 @@ public class PlanFollowsPractice {
         List<CheckSet> checks = practice.checks(day.student());
         List<CheckSet> before = new ArrayList<>(checks);
         day.session().checks().forEach(before::remove);
-        List<String> reasons = LayAgain.reasons(
+        List<String> reasons = new ArrayList<>(LayAgain.reasons(
                 Ladder.of(before, gates.of(day.student())),
                 Ladder.of(checks, gates.of(day.student())),
                 names(day.student(), day.stopped()),
-                missedBefore(running, day.session().day()));
-        if (!reasons.isEmpty()) layAgain(running.id(), String.join(" ", reasons));
+                missedBefore(running, day.session().day())));
+        Set<StepId> inFives = new HashSet<>(LayAgain.tooHard(day.session()));
+        inFives.removeAll(running.terms().shortSets());
+        if (!inFives.isEmpty()) reasons.add(LayAgain.inFives(inFives));
+        if (!reasons.isEmpty()) {
+            layAgain(running.id(), String.join(" ", reasons), terms -> terms.withShortSets(inFives));
+        }
     }
 
     /** Pain does not wait for the end of a session. */
@@ -123,8 +131,12 @@ public class PlanFollowsPractice {
 
     /** What the coach locked may no longer fit; then the plan stays as it is and the coach decides. */
     private void layAgain(UUID plan, String reason) {
+        layAgain(plan, reason, UnaryOperator.identity());
+    }
+
+    private void layAgain(UUID plan, String reason, UnaryOperator<PlanTerms> terms) {
         try {
-            drafts.layAgain(plan, reason, UnaryOperator.identity());
+            drafts.layAgain(plan, reason, terms);
         } catch (Invalid | Conflict doesNotFit) {
             LOG.info("Plan {} was not laid again: what is locked does not fit any more.", plan);
         }

@@ -144,6 +144,18 @@ public record PlanTerms(
                 from, nextLesson, week, firstFaultOnly, others, smaller, oneThing, lessonCheck, kit, unspared);
     }
 
+    Set<StepId> shortSets() {
+        return steps("edits.shortSets", edits.shortSets());
+    }
+
+    /** With these rungs in sets of five as well. */
+    PlanTerms withShortSets(Set<StepId> more) {
+        Set<StepId> all = new HashSet<>(shortSets());
+        all.addAll(more);
+        return with(new EditsEntry(
+                edits.locked(), edits.dropped(), edits.chosen(), edits.skipped(), EditsEntry.entries(all)));
+    }
+
     /** Asking for less each day, or again for what the week has. */
     PlanTerms smaller(boolean less) {
         return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, less, oneThing, lessonCheck, kit, unspared);
@@ -235,7 +247,7 @@ public record PlanTerms(
         return Invalid.in(
                 "edits.locked",
                 () -> new Edits(locked, dropped, chosen, steps("edits.skipped", edits.skipped()))
-                        .inShortSets(steps("edits.shortSets", edits.shortSets()))
+                        .inShortSets(shortSets())
                         .proposing(steps(
                                 "edits.chosen",
                                 edits.chosen().stream()

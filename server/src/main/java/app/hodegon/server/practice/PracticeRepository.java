@@ -15,12 +15,14 @@ import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan;
+import app.hodegon.core.practice.Aside;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Feel;
 import app.hodegon.core.practice.Pain;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Club;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Tally;
 import app.hodegon.server.db.tables.records.PracticeBlockRecord;
@@ -160,6 +162,7 @@ class PracticeRepository {
                 .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
                 .where(which)
                 .and(PRACTICE_BLOCK.KIND.eq("check"))
+                .and(PRACTICE_BLOCK.ASIDE.isNull())
                 .and(length(PRACTICE_BLOCK.MARKS).ge(CheckSet.REPS))
                 .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT, PRACTICE_BLOCK.BLOCK);
     }
@@ -262,11 +265,10 @@ class PracticeRepository {
                                 Identified.of(Rung.class, b.getRung()),
                                 Identified.of(Plan.Kind.class, b.getKind()),
                                 b.getMarks(),
-                                b.getNoticed().isEmpty()
-                                        ? List.of()
-                                        : List.of(b.getNoticed().split(",", -1)),
                                 form(b.getForm(), b.getRung()),
-                                Optional.ofNullable(b.getHalfStep())))
+                                Optional.ofNullable(b.getHalfStep()),
+                                ToldColumns.told(b),
+                                Optional.ofNullable(b.getAside()).map(a -> Identified.of(Aside.class, a))))
                         .toList(),
                 Optional.ofNullable(row.getFeel()).map(Feel::new),
                 Optional.ofNullable(row.getPainWhere())
@@ -328,9 +330,14 @@ class PracticeRepository {
                                 b.rung().id(),
                                 b.kind().id(),
                                 b.marks(),
-                                String.join(",", b.noticed()),
+                                ToldColumns.noticed(b.told()),
                                 b.form().id(),
-                                b.condition().orElse(null)))
+                                b.condition().orElse(null),
+                                ToldColumns.speeds(b.told()),
+                                ToldColumns.turns(b.told()),
+                                ToldColumns.balls(b.told()),
+                                b.told().club().map(Club::id).orElse(null),
+                                b.aside().map(Aside::id).orElse(null)))
                         .toList())
                 .execute();
         db.batchInsert(session.balls().counts().entrySet().stream()

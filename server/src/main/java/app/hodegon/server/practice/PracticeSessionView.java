@@ -1,5 +1,6 @@
 package app.hodegon.server.practice;
 
+import app.hodegon.core.practice.Aside;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.diagnosis.ShotsEntry;
@@ -30,6 +31,9 @@ public record PracticeSessionView(
     /**
      * @param marks one + (good), - (not) or o (done) per rep
      * @param noticed per set what the drill asks to be noticed; empty where nothing was said
+     * @param form what the club met
+     * @param condition id of the half-step; null for the plain form
+     * @param aside why it was done, where the day's plan does not have it; null where it has
      */
     public record ResultView(
             @NotNull int block,
@@ -38,7 +42,11 @@ public record PracticeSessionView(
             @NotNull String rung,
             @NotNull String kind,
             @NotNull String marks,
-            @NotNull List<String> noticed) {
+            @NotNull List<String> noticed,
+            @NotNull String form,
+            String condition,
+            String aside,
+            @NotNull ToldEntry told) {
 
         static ResultView of(BlockResult result) {
             return new ResultView(
@@ -48,7 +56,11 @@ public record PracticeSessionView(
                     result.rung().id(),
                     result.kind().id(),
                     result.marks(),
-                    result.noticed());
+                    result.told().noticed(),
+                    result.form().id(),
+                    result.condition().orElse(null),
+                    result.aside().map(Aside::id).orElse(null),
+                    ToldEntry.of(result.told()));
         }
     }
 

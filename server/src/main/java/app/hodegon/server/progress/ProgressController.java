@@ -11,6 +11,7 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -52,8 +53,21 @@ class ProgressController {
             @NotNull @Size(max = 500) String reason) {}
 
     @GetMapping("/lessons/{id}/progress")
-    ProgressView since(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        return progress.view(coach, id);
+    ProgressView since(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID id,
+            @RequestParam(name = "for", defaultValue = "coach") @Size(max = 10) String reader) {
+        return progress.view(coach, id, reader(reader));
+    }
+
+    private static Reader reader(String id) {
+        return Invalid.in("for", () -> Identified.of(Reader.class, id));
+    }
+
+    /** What each stage of the lesson brought, in order. */
+    @GetMapping("/lessons/{id}/tried")
+    List<TriedView> tried(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return progress.tried(coach, id);
     }
 
     @PutMapping("/lessons/{id}/proposal")
@@ -83,8 +97,9 @@ class ProgressController {
     ThreadView thread(
             @AuthenticationPrincipal Account coach,
             @PathVariable UUID id,
-            @RequestParam(defaultValue = "12") @Min(1) @Max(500) int last) {
-        return threads.thread(coach, id, last);
+            @RequestParam(defaultValue = "12") @Min(1) @Max(500) int last,
+            @RequestParam(name = "for", defaultValue = "coach") @Size(max = 10) String reader) {
+        return threads.thread(coach, id, last, reader(reader));
     }
 
     /**

@@ -3,6 +3,7 @@ package app.hodegon.server.progress;
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.practice.Tried;
 import app.hodegon.core.progress.Change;
 import app.hodegon.core.progress.Changes;
 import app.hodegon.core.progress.Changes.Moment;
@@ -15,6 +16,7 @@ import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Lessons;
@@ -32,6 +34,7 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,6 +48,11 @@ import org.springframework.stereotype.Service;
 @Service
 class ProgressService {
 
+    /** What of practice stands in a proposal: what tells of the movement, not each ball. */
+    private static final Set<String> PROPOSED = Set.of("noticed", "agreement", "first-ten", "round");
+
+    private static final int MOST_SENTENCES = 4;
+
     private final Lessons lessons;
     private final Plans plans;
     private final PracticeLog practice;
@@ -52,6 +60,8 @@ class ProgressService {
     private final Approaches approaches;
     private final ShotFiles shots;
     private final AnswerRepository answers;
+    private final BetweenService between;
+    private final AccountUnits accountUnits;
     private final Today today;
 
     ProgressService(
@@ -62,6 +72,8 @@ class ProgressService {
             Approaches approaches,
             ShotFiles shots,
             AnswerRepository answers,
+            BetweenService between,
+            AccountUnits accountUnits,
             Today today) {
         this.lessons = lessons;
         this.plans = plans;
@@ -70,6 +82,8 @@ class ProgressService {
         this.approaches = approaches;
         this.shots = shots;
         this.answers = answers;
+        this.between = between;
+        this.accountUnits = accountUnits;
         this.today = today;
     }
 
@@ -81,6 +95,7 @@ class ProgressService {
      * @param kept first balls against first balls
      * @param gained the earlier lesson's last balls against its first
      * @param lost first balls now against those last ones
+     * @param practised what practice between them tells by itself
      * @param proposal what follows; empty where nothing was worked on
      */
     record Since(
@@ -92,6 +107,7 @@ class ProgressService {
             Changes kept,
             Changes gained,
             Changes lost,
+            List<BetweenView.Sum> practised,
             Optional<Proposal> proposal) {
 
         Optional<Double> shareDone() {
@@ -104,9 +120,9 @@ class ProgressService {
     }
 
     /** This lesson's first balls against the last lesson's, and what was practised between. */
-    ProgressView view(Account coach, UUID lessonId) {
+    ProgressView view(Account coach, UUID lessonId, Reader reader) {
         return since(coach, lessonId)
-                .map(since -> view(since, said(coach, since.now().studentId())))
+                .map(since -> view(since, said(coach, since.now().studentId(), reader)))
                 .orElse(ProgressView.FIRST);
     }
 
@@ -125,6 +141,7 @@ class ProgressService {
                 since.kept().list().stream()
                         .map(c -> ChangeView.of(c, said).with(gained.get(c.subject()), lost.get(c.subject())))
                         .toList(),
+                since.practised(),
                 notes(since.kept(), said),
                 since.proposal()
                         .map(p ->
@@ -176,10 +193,20 @@ class ProgressService {
         Changes kept = new Changes(first, today, now.approach().school(), concern, said.repeatability());
         Changes gained = new Changes(first, end, then.approach().school(), concern, said.repeatability());
         Changes lost = new Changes(end, today, now.approach().school(), concern, said.repeatability());
+        List<BetweenView.Sum> practised = practised(then, now, said);
         Optional<Proposal> proposal = then.focus().isEmpty()
                 ? Optional.empty()
-                : Optional.of(Proposal.of(evidence(coach, then, now, share(done), gates, kept, gained, said)));
-        return new Since(then, now, plan, done, gates, kept, gained, lost, proposal);
+                : Optional.of(
+                        Proposal.of(evidence(coach, then, now, share(done), gates, kept, gained, practised, said)));
+        return new Since(then, now, plan, done, gates, kept, gained, lost, practised, proposal);
+    }
+
+    /** From the day after a lesson to the day before the next; what was asked in the later one counts as now. */
+    private List<BetweenView.Sum> practised(StoredLesson then, StoredLesson now, Said said) {
+        DrillLibrary library = plans.library(now.studentId());
+        return between.since(now.studentId(), then.heldOn(), List.of(then, now)).stream()
+                .flatMap(series -> BetweenView.Sum.of(series, then.heldOn(), now.heldOn(), library, said).stream())
+                .toList();
     }
 
     private Moment moment(StoredLesson lesson, Stage stage) {
@@ -194,6 +221,7 @@ class ProgressService {
             List<Gated> gates,
             Changes kept,
             Changes gained,
+            List<BetweenView.Sum> practised,
             Said said) {
         List<Gated> due = gates.stream().filter(g -> g.due(now.heldOn())).toList();
         return new Evidence(
@@ -204,7 +232,12 @@ class ProgressService {
                 (int) due.stream().filter(Gated::passed).count(),
                 Gated.allPassed(gates),
                 gone(coach, then, now),
-                stopped(now.studentId()));
+                stopped(now.studentId()),
+                practised.stream()
+                        .filter(sum -> !sum.few() && PROPOSED.contains(sum.id().replaceAll(":.*", "")))
+                        .limit(MOST_SENTENCES)
+                        .map(BetweenView.Sum::sentence)
+                        .toList());
     }
 
     /** Whether what was worked on is unlikely on what is seen today. */
@@ -229,6 +262,28 @@ class ProgressService {
                 Concern.of(then.focus()),
                 said.repeatability());
         return Evidence.told(kept, List.of(), said::label);
+    }
+
+    /** Each stage of a lesson against its first balls and against the stage before, in order. */
+    List<TriedView> tried(Account coach, UUID lessonId) {
+        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
+        Said said = said(coach, lesson.studentId());
+        List<TriedView> views = new ArrayList<>();
+        Moment first = new Moment(lesson.before(), List.of());
+        Moment before = first;
+        for (Tried tried : lesson.tried()) {
+            Moment now = new Moment(tried.seen(), List.of());
+            views.add(new TriedView(
+                    changes(first, now, lesson, said),
+                    before == first ? List.of() : changes(before, now, lesson, said)));
+            before = now;
+        }
+        return views;
+    }
+
+    private static List<ChangeView> changes(Moment then, Moment now, StoredLesson lesson, Said said) {
+        return new Changes(then, now, lesson.approach().school(), Concern.of(lesson.focus()), said.repeatability())
+                .list().stream().map(c -> ChangeView.of(c, said)).toList();
     }
 
     /** Two moments of one student's lessons side by side. */
@@ -262,10 +317,15 @@ class ProgressService {
         return lesson;
     }
 
+    /** As the coach reads it. */
     Said said(Account coach, UUID student) {
+        return said(coach, student, Reader.COACH);
+    }
+
+    Said said(Account coach, UUID student, Reader reader) {
         StoredStudent stored = students.ofCoach(coach, student);
-        return new Said(
-                stored.hand(), Identified.of(Units.class, stored.units()), approaches.repeatability(stored.coachId()));
+        Units units = reader == Reader.COACH ? accountUnits.of(coach.id()) : Identified.of(Units.class, stored.units());
+        return new Said(stored.hand(), units, approaches.repeatability(stored.coachId()));
     }
 
     /** What was planned before {@code until}, or before today if that is earlier, and what was done of it. */

@@ -18,6 +18,7 @@ import java.util.UUID;
  * @param worked the faults it chose
  * @param done practice between; null without a plan
  * @param promised gates of its plan in the order of the climb, with what was forecast when it was laid
+ * @param between what practice since then tells by itself
  * @param notes what could not be compared, and why
  * @param proposal what to do next; null where nothing was worked on
  */
@@ -28,11 +29,12 @@ record ProgressView(
         Done done,
         @NotNull List<Promised> promised,
         @NotNull List<ChangeView> changes,
+        @NotNull List<BetweenView.Sum> between,
         @NotNull List<String> notes,
         ProposalView proposal) {
 
     static final ProgressView FIRST =
-            new ProgressView(null, null, List.of(), null, List.of(), List.of(), List.of(), null);
+            new ProgressView(null, null, List.of(), null, List.of(), List.of(), List.of(), List.of(), null);
 
     /**
      * A gate of the last plan.

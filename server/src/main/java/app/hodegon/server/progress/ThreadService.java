@@ -2,6 +2,7 @@ package app.hodegon.server.progress;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.progress.Aim;
 import app.hodegon.core.progress.Better;
 import app.hodegon.core.progress.Comparison.Count;
@@ -53,6 +54,7 @@ class ThreadService {
     private final PracticeLog practice;
     private final ShotFiles shots;
     private final ProgressService progress;
+    private final BetweenService between;
 
     ThreadService(
             Lessons lessons,
@@ -60,6 +62,7 @@ class ThreadService {
             PracticeLog practice,
             ShotFiles shots,
             ProgressService progress,
+            BetweenService between,
             Today today) {
         this.today = today;
         this.lessons = lessons;
@@ -67,10 +70,11 @@ class ThreadService {
         this.practice = practice;
         this.shots = shots;
         this.progress = progress;
+        this.between = between;
     }
 
-    ThreadView thread(Account coach, UUID studentId, int last) {
-        Said said = progress.said(coach, studentId);
+    ThreadView thread(Account coach, UUID studentId, int last, Reader reader) {
+        Said said = progress.said(coach, studentId, reader);
         List<StoredLesson> shown = lessons.last(studentId, last);
         List<UUID> ids = shown.stream().map(StoredLesson::id).toList();
         List<PlanHead> heads = plans.heads(ids);
@@ -100,7 +104,17 @@ class ThreadService {
         List<Series> inOrder = book.series.values().stream()
                 .sorted(Comparator.comparingInt(ThreadService::rank))
                 .toList();
-        return new ThreadView(inOrder, knots, lessons.count(studentId));
+        return new ThreadView(inOrder, knots, between(studentId, shown, said), lessons.count(studentId));
+    }
+
+    /** Since the first lesson shown; all there is before there was one. */
+    private List<BetweenView> between(UUID student, List<StoredLesson> shown, Said said) {
+        DrillLibrary library = plans.library(student);
+        return between
+                .since(student, shown.isEmpty() ? LocalDate.EPOCH : shown.get(0).heldOn(), shown)
+                .stream()
+                .map(series -> BetweenView.of(series, library, said))
+                .toList();
     }
 
     /** Tallies, then readings, then measured balls. */

@@ -14,11 +14,13 @@ import java.util.UUID;
  * A student's history.
  *
  * @param knots the last lessons, oldest first
+ * @param between what practice tells by itself
  * @param all how many lessons there are
  */
 record ThreadView(
         @NotNull List<Series> series,
         @NotNull List<Knot> knots,
+        @NotNull List<BetweenView> between,
         @NotNull int all) {
 
     /**

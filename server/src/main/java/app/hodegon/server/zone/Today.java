@@ -1,6 +1,7 @@
 package app.hodegon.server.zone;
 
 import java.time.Clock;
+import java.time.Duration;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.ZoneId;
@@ -18,6 +19,9 @@ import org.springframework.stereotype.Service;
 @Service
 public class Today {
 
+    /** By which two people's days may differ. */
+    private static final Duration GRACE = Duration.ofHours(12);
+
     private final ZoneRepository zones;
     private final Clock clock;
 
@@ -34,6 +38,15 @@ public class Today {
     /** Today for a student. */
     public LocalDate ofStudent(UUID student) {
         return in(zones.ofStudent(student));
+    }
+
+    /**
+     * The latest day that something done by a student may bear: today, or tomorrow in the last half of the day, for a zone
+     * is not always known.
+     */
+    public LocalDate latestOf(UUID student) {
+        Optional<ZoneId> zone = zones.ofStudent(student);
+        return LocalDate.now(Clock.offset(zone.map(clock::withZone).orElse(clock), GRACE));
     }
 
     /** Today for each of these students. */

@@ -1,0 +1,47 @@
+package app.hodegon.core.practice;
+
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.swing.Club;
+import app.hodegon.core.swing.SwingLength;
+import java.util.List;
+import java.util.Objects;
+import java.util.Optional;
+
+/**
+ * One stage of a lesson: a move that was tried, and the balls or readings straight after it.
+ *
+ * @param drill what was tried, where it is one of the library
+ * @param words what was tried, in the coach's words; may be empty
+ * @param seen balls and readings
+ * @param same what student and coach each noticed in the same swings
+ */
+public record Tried(
+        Optional<String> drill,
+        String words,
+        Optional<Club> club,
+        Optional<SwingLength> length,
+        Observations seen,
+        List<Pair> same) {
+
+    /** Most stages that one lesson holds. */
+    public static final int MOST = 12;
+
+    /** Most swings on which student and coach are asked the same. */
+    public static final int MOST_PAIRS = 30;
+
+    public static final int LONGEST_WORDS = 200;
+
+    /** What each noticed in one swing. */
+    public record Pair(String student, String coach) {}
+
+    public Tried {
+        Objects.requireNonNull(seen);
+        same = List.copyOf(same);
+        if (words.length() > LONGEST_WORDS) {
+            throw new IllegalArgumentException("words holds at most " + LONGEST_WORDS + " letters.");
+        }
+        if (same.size() > MOST_PAIRS) {
+            throw new IllegalArgumentException("same holds at most " + MOST_PAIRS + " swings.");
+        }
+    }
+}

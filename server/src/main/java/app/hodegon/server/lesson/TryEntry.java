@@ -1,0 +1,66 @@
+package app.hodegon.server.lesson;
+
+import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.practice.Tried;
+import app.hodegon.core.swing.Club;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.SwingLength;
+import app.hodegon.server.diagnosis.DiagnosisController;
+import app.hodegon.server.diagnosis.ReadingEntry;
+import app.hodegon.server.diagnosis.ShotsEntry;
+import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.Plain;
+import jakarta.validation.Valid;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.NotNull;
+import jakarta.validation.constraints.Size;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/**
+ * A stage of a lesson, on the wire and in the store.
+ *
+ * @param number its place among the others; of two with the same, either may come first
+ * @param drill id of a drill of the library; null where it is told in words
+ * @param club id; null while not said
+ * @param length id of the swing's length; null while not said
+ */
+public record TryEntry(
+        @NotNull @Min(0) @Max(1000) Integer number,
+        @Size(max = 60) String drill,
+        @NotNull @Plain @Size(max = Tried.LONGEST_WORDS) String words,
+        @Size(max = 12) String club,
+        @Size(max = 12) String length,
+        @NotNull @Valid @Size(max = 20) List<ReadingEntry> readings,
+        @NotNull @Valid ShotsEntry shots,
+        @NotNull @Size(max = Tried.MOST_PAIRS) List<@NotNull @Valid PairEntry> same) {
+
+    /** What student and coach each noticed in one swing. */
+    public record PairEntry(
+            @NotNull @Size(max = 20) String student,
+            @NotNull @Size(max = 20) String coach) {}
+
+    /**
+     * @param field where it stands, for what is wrong with it
+     */
+    Tried tried(String field) {
+        return Invalid.in(
+                field,
+                () -> new Tried(
+                        Optional.ofNullable(drill),
+                        words,
+                        Optional.ofNullable(club)
+                                .map(c -> Invalid.in(field + ".club", () -> Identified.of(Club.class, c))),
+                        Optional.ofNullable(length)
+                                .map(l -> Invalid.in(field + ".length", () -> Identified.of(SwingLength.class, l))),
+                        new Observations(
+                                Map.of(),
+                                DiagnosisController.readings(field + ".readings", readings),
+                                shots.tally(field + ".shots")),
+                        same.stream()
+                                .map(p -> new Tried.Pair(p.student(), p.coach()))
+                                .toList()));
+    }
+}

@@ -1,0 +1,78 @@
+import type { Catalogue } from "@/api/types";
+import { inDigits } from "@/ui/number";
+import { scaleOf, toSaid } from "@/ui/units";
+import type { Session } from "./weeks";
+
+type Block = Session["blocks"][number];
+
+const TURNS: Record<string, string> = {
+  easier: "made easier",
+  rehearse: "more rehearsals",
+  harder: "made harder",
+};
+
+/** What a session told beside its marks, a line per drill and for all balls. */
+export function toldIn(session: Session, catalogue: Catalogue): string[] {
+  const name = (block: Block) => catalogue.drills[block.drill]?.name ?? block.drill;
+  return [
+    ...session.blocks.flatMap((block) =>
+      [noticed(block, catalogue), turned(block)].filter(Boolean).map((said) => `${name(block)}: ${said}`),
+    ),
+    ...session.blocks.flatMap((block) => aside(block)),
+    ...balls(session, catalogue),
+  ];
+}
+
+/** How often each answer was given, with what a good set has marked; or the mean of the numbers. */
+function noticed(block: Block, catalogue: Catalogue): string {
+  const notice = catalogue.drills[block.drill]?.notice;
+  const said = block.noticed.filter((n) => n !== "");
+  if (!notice || said.length === 0) return "";
+  if (notice.unit != null) {
+    const mean = said.reduce((sum, n) => sum + Number(n), 0) / said.length;
+    const scale = scaleOf(catalogue.scales, notice.unit);
+    return `${inDigits(toSaid(mean, scale))} ${scale.unit} in the mean of ${said.length} sets`;
+  }
+  return notice.answers
+    .map((a) => ({
+      label: `${a.label.toLowerCase()}${notice.right.includes(a.id) ? " ✓" : ""}`,
+      count: said.filter((n) => n === a.id).length,
+    }))
+    .filter((a) => a.count > 0)
+    .map((a) => `${a.label} ${a.count} of ${said.length}`)
+    .join(", ");
+}
+
+function turned(block: Block): string {
+  return Object.entries(TURNS)
+    .map(([kind, said]) => ({ said, times: block.told.turns?.filter((t) => t.kind === kind).length ?? 0 }))
+    .filter(({ times }) => times > 0)
+    .map(({ said, times }) => (times > 1 ? `${said} ${times} times` : said))
+    .join(", ");
+}
+
+function aside(block: Block): string[] {
+  if (block.aside === "below") return ["Lost on the way; a set on the rung below"];
+  if (block.aside !== "first-ten") return [];
+  const good = [...block.marks].filter((m) => m === "+").length;
+  return [`First ten after days without practice: ${good} of ${block.marks.length}`];
+}
+
+/** The balls by club with what went wrong most. */
+function balls(session: Session, catalogue: Catalogue): string[] {
+  const clubs = new Map<string, NonNullable<Block["told"]["balls"]>>();
+  for (const block of session.blocks) {
+    const club = block.told.club ?? "";
+    if (block.told.balls?.length) clubs.set(club, [...(clubs.get(club) ?? []), ...block.told.balls]);
+  }
+  return [...clubs].map(([club, all]) => {
+    const label = catalogue.practice.clubs.find((c) => c.id === club)?.label ?? "Balls";
+    const counts = (["flight", "strike"] as const).flatMap((kind) =>
+      catalogue.ballResults
+        .filter((r) => r.kind === kind)
+        .map((r) => ({ label: r.label, count: all.filter((b) => b[kind] === r.id).length })),
+    );
+    const most = counts.filter((c) => c.count > 0).sort((a, b) => b.count - a.count);
+    return `${label}, ${all.length} balls: ${most.map((c) => `${c.label} ${c.count}`).join(", ") || "not said"}`;
+  });
+}
