@@ -13,12 +13,15 @@ export function FocusKeeper() {
     const remember = (event: FocusEvent) => {
       if (event.target instanceof Element && event.target !== document.body) last = placeOf(event.target);
     };
-    const leave = ({ target }: FocusEvent) =>
+    const leave = ({ target, relatedTarget }: FocusEvent) => {
+      // On its way to somewhere else: what changes meanwhile must not call it back, nor scroll under a finger.
+      if (relatedTarget) last = null;
       // Left on purpose, with a click beside it, and not because it went away.
       queueMicrotask(() => {
         const there = target instanceof Element && target.isConnected && isShown(target);
         if (there && last?.element === target && document.activeElement === document.body) last = null;
       });
+    };
     const look = () => {
       const { activeElement } = document;
       if (!last || (activeElement && activeElement !== document.body)) {
@@ -35,7 +38,8 @@ export function FocusKeeper() {
     };
     const observer = new MutationObserver(look);
     document.addEventListener("focusin", remember);
-    document.addEventListener("focusout", leave);
+    // Before the page itself hears of it, and changes.
+    document.addEventListener("focusout", leave, true);
     observer.observe(document.body, {
       childList: true,
       subtree: true,
@@ -45,7 +49,7 @@ export function FocusKeeper() {
     return () => {
       observer.disconnect();
       document.removeEventListener("focusin", remember);
-      document.removeEventListener("focusout", leave);
+      document.removeEventListener("focusout", leave, true);
     };
   }, []);
   return null;

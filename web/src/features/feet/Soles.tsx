@@ -14,6 +14,8 @@ type Props = {
   corridor?: number[];
   /** The trail share of an earlier lesson, laid under, %. */
   earlier?: number;
+  /** In the student's own words: left and right only. */
+  plain?: boolean;
 };
 
 const SPACING = 9;
@@ -45,12 +47,14 @@ export function Soles(props: Props) {
         foot={leadIsLeft ? "lead" : "trail"}
         side="left"
         share={leadIsLeft ? lead.share : trail.share}
+        plain={props.plain}
       />
       <Label
         x={220}
         foot={leadIsLeft ? "trail" : "lead"}
         side="right"
         share={leadIsLeft ? trail.share : lead.share}
+        plain={props.plain}
       />
       {corridor && (
         <text x="150" y="288" textAnchor="middle" fontSize="13" fill="var(--soft)">
@@ -73,10 +77,22 @@ function Shadow({ left, share, x }: { left: boolean; share: number; x: number })
   );
 }
 
-function Label({ x, foot, side, share }: { x: number; foot: string; side: string; share: number }) {
+function Label({
+  x,
+  foot,
+  side,
+  share,
+  plain = false,
+}: {
+  x: number;
+  foot: string;
+  side: string;
+  share: number;
+  plain?: boolean;
+}) {
   return (
     <text x={x} y="268" textAnchor="middle" fontSize="15" fill="var(--ink)">
-      {foot} ({side}) <tspan fontWeight="700">{Math.round(share)} %</tspan>
+      {plain ? side : `${foot} (${side})`} <tspan fontWeight="700">{Math.round(share)} %</tspan>
     </text>
   );
 }

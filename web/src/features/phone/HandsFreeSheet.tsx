@@ -73,7 +73,12 @@ function Wish({
 }) {
   return (
     <label className="flex min-h-11 items-center gap-3">
-      <input type="checkbox" className="size-5" checked={on} onChange={(e) => onChange(e.target.checked)} />
+      <input
+        type="checkbox"
+        className="size-5 shrink-0"
+        checked={on}
+        onChange={(e) => onChange(e.target.checked)}
+      />
       <span>{children}</span>
     </label>
   );

@@ -124,7 +124,7 @@ export function Runner({
   );
 
   return (
-    <main className="grid min-h-dvh grid-rows-[auto_1fr_auto] gap-3 px-5 pt-3 pb-[max(1rem,env(safe-area-inset-bottom))]">
+    <main className="grid min-h-dvh grid-rows-[auto_1fr_auto] gap-3 px-5 pt-3">
       <header className="flex items-center gap-2">
         <div className="flex-1">
           <p className="text-soft text-sm">
@@ -132,7 +132,7 @@ export function Runner({
             {session.unsent && session.error && " · kept on the phone"}
           </p>
           <Title>{drill.name}</Title>
-          <h1 className="text-2xl!">{drill.name}</h1>
+          <h1 className="text-xl! leading-tight">{drill.name}</h1>
         </div>
         <IconButton label="Without hands" onClick={() => setFreeOpen(true)}>
           <Ear aria-hidden className="size-6" />
@@ -150,10 +150,21 @@ export function Runner({
         <p className="font-serif text-3xl leading-tight">{block.cue}</p>
         <Instruction block={block} drill={drill} turns={told.turns} catalogue={catalogue} />
         {resting && <Rest key={marks.length} seconds={block.restSeconds} onOver={() => setResting(false)} />}
+        {offer && (
+          <TurnOffer
+            offer={offer}
+            block={block}
+            drill={drill}
+            rules={rules}
+            onTake={(kind) => tell({ turns: [...told.turns, { at: marks.length, kind }] })}
+            onDecline={() => setDeclined(marks.length)}
+          />
+        )}
         {realBall && (told.balls.length > 0 || place.strike) ? (
           <BallPanel catalogue={catalogue} told={told} onTold={tell} />
         ) : (
-          !resting && (
+          !resting &&
+          !offer && (
             <Look free={free.tap && !place.full} onTap={() => mark("+")} {...{ today, block, drill }} />
           )
         )}
@@ -169,21 +180,11 @@ export function Runner({
           />
         )}
         {free.release && drill.notice?.kind === "sound" && <Released release={release} />}
-        {drill.caution && <Note tone="warn">{drill.caution}</Note>}
+        {drill.caution && place.inSet === 0 && <Note tone="warn">{drill.caution}</Note>}
         <HowItGoes drill={drill} />
       </div>
 
-      <div className="grid gap-3">
-        {offer && (
-          <TurnOffer
-            offer={offer}
-            block={block}
-            drill={drill}
-            rules={rules}
-            onTake={(kind) => tell({ turns: [...told.turns, { at: marks.length, kind }] })}
-            onDecline={() => setDeclined(marks.length)}
-          />
-        )}
+      <div className="bg-paper sticky bottom-0 grid gap-3 pt-1 pb-[max(0.5rem,env(safe-area-inset-bottom))]">
         <Count marks={marks} block={block} place={place} />
         {place.full ? (
           <Button weight="main" className="min-h-24! text-xl" onClick={onNext}>
@@ -400,7 +401,7 @@ function Target({ label, solid = false, onClick }: { label: string; solid?: bool
     <button
       type="button"
       onClick={onClick}
-      className={`min-h-28 rounded-xl border-3 font-serif text-2xl font-semibold active:scale-[0.98] ${solid ? "bg-ink text-on-ink border-ink" : "border-ink bg-sheet"}`}
+      className={`min-h-24 rounded-xl border-3 font-serif text-2xl font-semibold active:scale-[0.98] ${solid ? "bg-ink text-on-ink border-ink" : "border-ink bg-sheet"}`}
     >
       {label}
     </button>

@@ -74,7 +74,7 @@ function Felt({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
         <strong>{label}</strong>, {at + 1} of {MOMENTS.length}
       </p>
       <div className="touch-none" onPointerDown={touch} onPointerMove={touch}>
-        <Soles hand={hand} trailShare={share} />
+        <Soles plain hand={hand} trailShare={share} />
       </div>
       <label className="grid gap-1">
         <span className="text-soft text-sm">Load under the {hand} foot, %</span>

@@ -85,6 +85,9 @@ export function weeksOf(plan: Plan, from: string): PlanDay[][] {
   return weeks.filter(Boolean);
 }
 
+const EVERY = 10;
+const servesEveryFault = (drill: Drill) => drill.main.length === 0 && drill.helps.length > EVERY;
+
 /** What goes in the pocket: one thing before the shot, one after a bad one. */
 export type CueCard = { before: string; after: string };
 
@@ -97,8 +100,10 @@ export function cueCard({ plan, stopped }: StoredPlan, catalogue: Catalogue): Cu
     .filter((b) => b.kind === "main" && b.fault === first && catalogue.drills[b.drill])
     .filter((b) => !stopped.some((s) => s.drill === b.drill))
     .sort((a, b) => rung(b.rung) - rung(a.rung));
-  const bare = worked.find((b) => catalogue.drills[b.drill]?.kit.length === 0);
-  const block = bare ?? worked[0];
+  // The bridge to the game has no thought of its own: it carries the last drill's.
+  const own = worked.filter((b) => !servesEveryFault(catalogue.drills[b.drill]!));
+  const bare = own.find((b) => catalogue.drills[b.drill]?.kit.length === 0);
+  const block = bare ?? own[0] ?? worked[0];
   const drill = block && catalogue.drills[block.drill];
   return (
     drill && {

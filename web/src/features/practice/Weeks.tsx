@@ -17,7 +17,7 @@ export function Weeks({ weeks, catalogue }: { weeks: Week[]; catalogue: Catalogu
               <span>
                 <strong className="block">{shortDay(week.monday)}</strong>
                 <span className="text-soft text-sm">
-                  {week.planned > 0 ? `${week.done} of ${week.planned} days` : `${week.done} days`}
+                  {week.planned >= week.done ? `${week.done} of ${week.planned} days` : `${week.done} days`}
                 </span>
               </span>
               <WeekStrip week={week} />

@@ -13,20 +13,22 @@ const TURNS: Record<string, string> = {
 
 /** What a session told beside its marks, a line per drill and for all balls. */
 export function toldIn(session: Session, catalogue: Catalogue): string[] {
-  const name = (block: Block) => catalogue.drills[block.drill]?.name ?? block.drill;
+  const drills = [...new Set(session.blocks.map((b) => b.drill))];
   return [
-    ...session.blocks.flatMap((block) =>
-      [noticed(block, catalogue), turned(block)].filter(Boolean).map((said) => `${name(block)}: ${said}`),
-    ),
+    ...drills.flatMap((id) => {
+      const blocks = session.blocks.filter((b) => b.drill === id);
+      const name = catalogue.drills[id]?.name ?? id;
+      return [noticed(blocks, catalogue), turned(blocks)].filter(Boolean).map((said) => `${name}: ${said}`);
+    }),
     ...session.blocks.flatMap((block) => aside(block)),
     ...balls(session, catalogue),
   ];
 }
 
 /** How often each answer was given, with what a good set has marked; or the mean of the numbers. */
-function noticed(block: Block, catalogue: Catalogue): string {
-  const notice = catalogue.drills[block.drill]?.notice;
-  const said = block.noticed.filter((n) => n !== "");
+function noticed(blocks: Block[], catalogue: Catalogue): string {
+  const notice = catalogue.drills[blocks[0]?.drill ?? ""]?.notice;
+  const said = blocks.flatMap((b) => b.noticed).filter((n) => n !== "");
   if (!notice || said.length === 0) return "";
   if (notice.unit != null) {
     const mean = said.reduce((sum, n) => sum + Number(n), 0) / said.length;
@@ -43,9 +45,10 @@ function noticed(block: Block, catalogue: Catalogue): string {
     .join(", ");
 }
 
-function turned(block: Block): string {
+function turned(blocks: Block[]): string {
+  const turns = blocks.flatMap((b) => b.told.turns ?? []);
   return Object.entries(TURNS)
-    .map(([kind, said]) => ({ said, times: block.told.turns?.filter((t) => t.kind === kind).length ?? 0 }))
+    .map(([kind, said]) => ({ said, times: turns.filter((t) => t.kind === kind).length }))
     .filter(({ times }) => times > 0)
     .map(({ said, times }) => (times > 1 ? `${said} ${times} times` : said))
     .join(", ");

@@ -166,7 +166,7 @@ function inOrder(students: RosterLine[], strands: StrandLine[], order: string) {
 function LastVerdict({ last }: { last: NonNullable<StrandLine["last"]> }) {
   return (
     <span className={last.verdict === "cannot-tell" ? "text-soft" : "font-semibold"}>
-      {last.name} {VERDICT[last.verdict]}
+      {last.name}: {VERDICT[last.verdict]}
     </span>
   );
 }

@@ -87,8 +87,7 @@ class PracticeAnswersTest {
         assertThat(fat.at("/points/0/low").asDouble())
                 .isLessThan(fat.at("/points/0/value").asDouble());
         assertThat(fat.path("better").asString()).isEqualTo("lower");
-        assertThat(between("practice:flight:slice/wedge").at("/points/0/of").asInt())
-                .isEqualTo(2);
+        assertThat(between("practice:flight:slice").at("/points/0/of").asInt()).isEqualTo(2);
     }
 
     @Test

@@ -94,17 +94,19 @@ public final class BetweenLessons {
             List<PracticeSession> sessions, List<RoundPlayed> rounds, List<SelfCheck> checks, List<SameSwing> swings) {}
 
     /**
-     * The series in the order of their subjects: balls, what was noticed, agreement, the first ten, rounds, felt shares.
+     * The series in the order of their subjects: what was noticed, agreement, the first ten, rounds, felt shares, balls, and
+     * the balls of each club where there is more than one.
      *
      * @param library whose questions were answered; a drill it no longer has tells nothing
      */
     public static List<Series> of(Words words, DrillLibrary library) {
         Book balls = new Book();
+        Book byClub = new Book();
         Book noticed = new Book();
         Book firstTen = new Book();
         for (PracticeSession session : words.sessions()) {
             for (BlockResult block : session.blocks()) {
-                block.told().club().ifPresent(club -> balls.balls(session.day(), block, club));
+                block.told().club().ifPresent(club -> byClub.balls(session.day(), block, club));
                 notice(block, library).ifPresent(notice -> noticed.noticed(session.day(), block, notice));
                 if (block.aside().equals(Optional.of(Aside.FIRST_TEN)) && block.judged() > 0) {
                     firstTen.add(new Subject.FirstTen(), session.day(), block.good(), block.judged());
@@ -113,6 +115,7 @@ public final class BetweenLessons {
             balls.add(session.day(), session.allBalls(), Optional.empty());
         }
         balls.keepWhatTurnedUp();
+        byClub.keepWhatTurnedUp();
         Book agreed = new Book();
         words.swings().forEach(s -> agreed.add(new Subject.Agreement(s.drill()), s.day(), s.agreed() ? 1 : 0, 1));
         Book rounds = new Book();
@@ -120,8 +123,12 @@ public final class BetweenLessons {
             rounds.add(new Subject.Thought(), r.day(), r.thought(), RoundPlayed.OF);
             rounds.add(new Subject.Held(), r.day(), r.held(), RoundPlayed.OF);
         });
-        return Stream.concat(
-                        Stream.of(balls, noticed, agreed, firstTen, rounds).flatMap(Book::series), felt(words.checks()))
+        return Stream.of(
+                        Stream.of(noticed, agreed, firstTen, rounds).flatMap(Book::series),
+                        felt(words.checks()),
+                        balls.series(),
+                        byClub.clubs() > 1 ? byClub.series() : Stream.<Series>empty())
+                .flatMap(s -> s)
                 .toList();
     }
 
@@ -175,6 +182,13 @@ public final class BetweenLessons {
         /** A result that never turned up is no story; of one that did, the days without it belong to it. */
         void keepWhatTurnedUp() {
             counts.values().removeIf(days -> days.values().stream().allMatch(c -> c.hits() == 0));
+        }
+
+        long clubs() {
+            return counts.keySet().stream()
+                    .flatMap(s -> ((Subject.OfBalls) s).club().stream())
+                    .distinct()
+                    .count();
         }
 
         Stream<Series> series() {

@@ -89,7 +89,7 @@ record BetweenView(
                     .say("Felt at home: load under the {trail} foot, "
                             + felt.at().label().toLowerCase());
         }
-        if (subject instanceof Subject.FirstTen) return "First ten after days without practice: good";
+        if (subject instanceof Subject.FirstTen) return "First ten after days without practice";
         return subject instanceof Subject.Thought ? "On the course: thought of it" : "On the course: it held";
     }
 
