@@ -10,7 +10,7 @@ import { IconButton } from "@/ui/IconButton";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
-import { answered, counted, noToTheRest } from "./changes";
+import { answered, counted, countedInLast, noToTheRest } from "./changes";
 import { Decide } from "./Decide";
 import { DecisionRecord } from "./DecisionRecord";
 import { FeetPanel } from "./FeetPanel";
@@ -91,6 +91,8 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         // The first ball ends the look back.
         if (view === "since") show("before");
         change((e) => counted(e, moment, ball.kind, ball.result, 1));
+      } else if (ball && view === "tried") {
+        change((e) => countedInLast(e, ball.kind, ball.result));
       } else if (digit) go(digit);
       else if ((event.key === "y" || event.key === "n" || event.key === "x") && current) {
         const answer = event.key === "y" ? "yes" : event.key === "n" ? "no" : "unseen";

@@ -72,7 +72,10 @@ export function TriedPanel({
 
 /** Drills that work on what the lesson is about, those that work directly first. */
 function drillsFor(lesson: Lesson, catalogue: Catalogue) {
-  const faults = lesson.focus.length > 0 ? lesson.focus : lesson.diagnosis.focus;
+  // While nothing is decided nor likely, what leads so far.
+  const faults =
+    [lesson.focus, lesson.diagnosis.focus].find((f) => f.length > 0) ??
+    lesson.diagnosis.faults.slice(0, 1).map((f) => f.id);
   const all = Object.values(catalogue.drills);
   const main = all.filter((d) => d.main.some((f) => faults.includes(f)));
   const helps = all.filter((d) => !main.includes(d) && d.helps.some((f) => faults.includes(f)));
@@ -106,7 +109,7 @@ function TryFields({
         <strong className="font-serif text-xl">{at}</strong>
         <select
           aria-label={`What was tried, ${at}`}
-          className="min-h-11 max-w-64"
+          className="min-h-11 w-44"
           value={tried.drill ?? ""}
           onChange={(e) => onChange({ drill: e.target.value || undefined, same: [] })}
         >
@@ -120,7 +123,7 @@ function TryFields({
         <input
           aria-label={`In own words, ${at}`}
           placeholder={tried.drill ? "a word about it" : "what was tried"}
-          className="min-h-11 min-w-40 flex-1"
+          className="min-h-11 min-w-28 flex-1"
           maxLength={200}
           value={tried.words}
           onChange={(e) => onChange({ words: e.target.value })}

@@ -103,3 +103,11 @@ export function asMoment(tried: Try): LessonEntry {
     tries: {},
   };
 }
+
+/** One more ball in the stage that was added last. */
+export function countedInLast(entry: LessonEntry, kind: Kind, result: string): LessonEntry {
+  const last = triesOf(entry).at(-1);
+  if (!last) return entry;
+  const { shots } = counted(asMoment(last.tried), "before", kind, result, 1).before;
+  return tryChanged(entry, last.name, { shots });
+}

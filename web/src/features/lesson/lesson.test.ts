@@ -1,6 +1,16 @@
 import { describe, expect, it } from "vitest";
 import type { LessonEntry } from "@/api/types";
-import { answered, counted, read, unread } from "./changes";
+import {
+  answered,
+  counted,
+  countedInLast,
+  read,
+  triesOf,
+  tryChanged,
+  unread,
+  withoutTry,
+  withTry,
+} from "./changes";
 import { total } from "../progress/tally";
 import { beginHistory, historyReducer } from "./history";
 import { belongsElsewhere, keyFor, TALLY_KEYS } from "./keys";
@@ -72,5 +82,17 @@ describe("keys", () => {
     document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "s", ctrlKey: true, bubbles: true }));
     document.body.dispatchEvent(new KeyboardEvent("keydown", { key: "s", bubbles: true }));
     expect(heard).toEqual([true, true, false]);
+  });
+
+  it("keeps stages in order, counts in the last and takes one out", () => {
+    const two = withTry(withTry(EMPTY, "a", "disc-turn"), "b");
+    const clubbed = withTry(tryChanged(two, "b", { club: "wedge" }), "c");
+    expect(triesOf(clubbed).map((t) => t.name)).toEqual(["a", "b", "c"]);
+    expect(triesOf(clubbed).at(-1)!.tried.club, "as the one before").toBe("wedge");
+    const counting = countedInLast(countedInLast(clubbed, "flight", "slice"), "flight", "slice");
+    expect(counting.tries!.c!.shots.flight).toEqual({ slice: 2 });
+    expect(counting.before.shots.flight, "the first balls stay").toEqual({});
+    expect(triesOf(withoutTry(counting, "b")).map((t) => t.name)).toEqual(["a", "c"]);
+    expect(countedInLast(EMPTY, "flight", "slice")).toBe(EMPTY);
   });
 });

@@ -144,6 +144,9 @@ class BuilderTest {
             page.reload();
             assertThat(page.getByText("Nothing done").first()).isVisible();
             page.getByText("To the student").click();
+            Locator folded = page.locator("ol[aria-label='Practice, week by week'] details:not([open]) > summary");
+            assertThat(folded.first()).isVisible();
+            while (folded.count() > 0) folded.first().click();
             // Done, and nobody judged it.
             assertThat(page.locator("tr")
                             .filter(new Locator.FilterOptions()

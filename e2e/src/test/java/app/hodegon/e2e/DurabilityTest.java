@@ -176,11 +176,12 @@ class DurabilityTest {
                 .path("sessions")
                 .valueStream()
                 .map(s -> s.at("/blocks/0"))
-                .map(b -> "%s %s %s %s".formatted(
-                        b.path("marks").asString(),
-                        b.at("/noticed/0").asString(),
-                        b.at("/told/balls/0/flight").asString(),
-                        b.at("/told/balls/0/strike").asString()))
+                .map(b -> "%s %s %s %s"
+                        .formatted(
+                                b.path("marks").asString(),
+                                b.at("/noticed/0").asString(),
+                                b.at("/told/balls/0/flight").asString(),
+                                b.at("/told/balls/0/strike").asString()))
                 .toList();
     }
 
