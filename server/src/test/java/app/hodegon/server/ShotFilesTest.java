@@ -121,14 +121,15 @@ class ShotFilesTest {
         assertThat(carry.at("/spread/verdict").asString()).isEqualTo("better");
         assertThat(carry.path("then").asString()).isEqualTo("120 m (median 120, 20 balls)");
         assertThat(carry.path("said").asString()).contains("closer together");
-        assertThat(carries()).isEqualTo(131);
+        assertThat(carries("coach")).isEqualTo(131);
 
         JsonNode profile =
                 coach.get("/api/students/" + begun.student()).expect(200).body().path("profile");
         coach.put("/api/students/" + begun.student(), profile.toString().replace("\"metric\"", "\"imperial\""))
                 .expect(200);
-        assertThat(carries()).as("yards").isCloseTo(143.26, within(0.005));
-        assertThat(coach.get(next + "/progress")
+        assertThat(carries("coach")).as("the coach reads metres").isEqualTo(131);
+        assertThat(carries("student")).as("yards").isCloseTo(143.26, within(0.005));
+        assertThat(coach.get(next + "/progress?for=student")
                         .expect(200)
                         .body()
                         .path("changes")
@@ -136,8 +137,8 @@ class ShotFilesTest {
                 .contains("131.2 yd (median 131.2, 20 balls)");
     }
 
-    private double carries() {
-        return coach.get("/api/students/" + begun.student() + "/thread")
+    private double carries(String reader) {
+        return coach.get("/api/students/" + begun.student() + "/thread?for=" + reader)
                 .expect(200)
                 .body()
                 .at("/knots/1/before/carry~17 iron/value")

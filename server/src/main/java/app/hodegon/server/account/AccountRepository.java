@@ -5,6 +5,8 @@ import static app.hodegon.server.db.Tables.KNOWN_BROWSER;
 import static app.hodegon.server.db.Tables.PASSWORD_LINK;
 import static app.hodegon.server.db.Tables.RECOVERY_CODE;
 
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account.Role;
 import app.hodegon.server.db.tables.records.RecoveryCodeRecord;
 import java.time.Clock;
@@ -52,6 +54,21 @@ class AccountRepository {
                 .orderBy(ACCOUNT.NAME)
                 .fetch(row ->
                         new Coach(row.getId(), row.getName(), row.getEmail(), Boolean.TRUE.equals(row.getOwner())));
+    }
+
+    Optional<Units> units(UUID account) {
+        return db.select(ACCOUNT.UNITS)
+                .from(ACCOUNT)
+                .where(ACCOUNT.ID.eq(account))
+                .fetchOptional(ACCOUNT.UNITS)
+                .map(id -> Identified.of(Units.class, id));
+    }
+
+    void setUnits(UUID account, Units units) {
+        db.update(ACCOUNT)
+                .set(ACCOUNT.UNITS, units.id())
+                .where(ACCOUNT.ID.eq(account))
+                .execute();
     }
 
     void setPassword(UUID account, String hash) {

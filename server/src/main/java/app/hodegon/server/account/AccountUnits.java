@@ -1,36 +1,26 @@
 package app.hodegon.server.account;
 
-import static app.hodegon.server.db.Tables.ACCOUNT;
-
-import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Units;
 import java.util.UUID;
-import org.jooq.DSLContext;
-import org.springframework.stereotype.Repository;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
 
 /** In which units a coach reads and types. A student's are part of the record. */
-@Repository
+@Service
 public class AccountUnits {
 
-    private final DSLContext db;
+    private final AccountRepository accounts;
 
-    AccountUnits(DSLContext db) {
-        this.db = db;
+    AccountUnits(AccountRepository accounts) {
+        this.accounts = accounts;
     }
 
     public Units of(UUID account) {
-        return db.select(ACCOUNT.UNITS)
-                .from(ACCOUNT)
-                .where(ACCOUNT.ID.eq(account))
-                .fetchOptional(ACCOUNT.UNITS)
-                .map(id -> Identified.of(Units.class, id))
-                .orElse(Units.METRIC);
+        return accounts.units(account).orElse(Units.METRIC);
     }
 
+    @Transactional
     void set(UUID account, Units units) {
-        db.update(ACCOUNT)
-                .set(ACCOUNT.UNITS, units.id())
-                .where(ACCOUNT.ID.eq(account))
-                .execute();
+        accounts.setUnits(account, units);
     }
 }
