@@ -51,6 +51,8 @@ public final class Academy {
         for (String part : List.of("block", "shot")) {
             OWNED.put("practice_" + part, "select s.student_id from practice_session s where s.id = r.session_id");
         }
+        OWNED.put("round_played", "r.student_id");
+        OWNED.put("self_check", "r.student_id");
         OWNED.put("attention", "r.student_id");
     }
 

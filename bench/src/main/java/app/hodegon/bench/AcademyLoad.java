@@ -22,6 +22,8 @@ final class AcademyLoad {
     private static final int PER_SECOND = 50;
     private static final int WARM_SECONDS = 20;
     private static final int SECONDS = 40;
+    private static final String ALL_NAMES = "The last weeks beside every name";
+    private static final int NAMES_EVERY = 100;
     private static final long SEED = 7;
 
     List<String> run(Path root) throws Exception {
@@ -76,10 +78,11 @@ final class AcademyLoad {
                 double[] sorted = times.stream().mapToDouble(t -> t).sorted().toArray();
                 lines.add(String.format(
                         Locale.ROOT,
-                        "| %s | %.0f ms | %.0f ms | under 150 ms |",
+                        "| %s | %.0f ms | %.0f ms | %s |",
                         what,
                         sorted[sorted.length / 2],
-                        sorted[sorted.length * 95 / 100]));
+                        sorted[sorted.length * 95 / 100],
+                        what.equals(ALL_NAMES) ? "under 1 s" : "under 60 ms"));
             });
         }
         return lines;
@@ -96,14 +99,17 @@ final class AcademyLoad {
             long wait = due - System.nanoTime();
             if (wait > 0) Thread.sleep(wait / 1_000_000, (int) (wait % 1_000_000));
             String student = "/api/students/" + students.get(random.nextInt(students.size()));
-            Map.Entry<String, String> what = switch (i % 10) {
-                case 0, 3, 6 -> Map.entry("The coach's day", "/api/day");
-                case 1, 4 -> Map.entry("A student's thread", student + "/thread");
-                case 2, 5 -> Map.entry("A student's practice", student + "/practice");
-                case 7 -> Map.entry("A student", student);
-                case 8 -> Map.entry("A student's planned days", student + "/planned");
-                default -> Map.entry("A student's notes", student + "/notes");
-            };
+            // The whole list is looked at now and then.
+            Map.Entry<String, String> what = i % NAMES_EVERY == 0
+                    ? Map.entry(ALL_NAMES, "/api/strands")
+                    : switch (i % 10) {
+                        case 0, 3, 6 -> Map.entry("The coach's day", "/api/day");
+                        case 1, 4 -> Map.entry("A student's thread", student + "/thread");
+                        case 2, 5 -> Map.entry("A student's practice", student + "/practice");
+                        case 7 -> Map.entry("A student", student);
+                        case 8 -> Map.entry("A student's planned days", student + "/planned");
+                        default -> Map.entry("A student's notes", student + "/notes");
+                    };
             open.add(server.sendAsync(what.getValue()).thenAccept(answer -> {
                 if (answer.statusCode() != 200) throw new IllegalStateException(answer.body());
                 synchronized (times) {

@@ -86,6 +86,7 @@ final class DemoTimes {
 
         time("The coach's day", "GET", "/api/day", null);
         time("Students", "GET", "/api/students", null);
+        time("The last weeks beside every name", "GET", "/api/strands", null);
         time("A student's thread", "GET", "/api/students/" + student + "/thread", null);
         time("A student's practice", "GET", "/api/students/" + student + "/practice", null);
         time("A lesson", "GET", lesson, null);
@@ -114,7 +115,8 @@ final class DemoTimes {
         time("All the phone needs", "GET", "/api/me", null);
         time("A rep stored", "PUT", "/api/me/practice/" + UUID.randomUUID(), """
                 {"planId":"%s","day":"%s","edition":1,"blocks":[{"block":0,"fault":"sway","drill":"disc-turn","rung":"feel",
-                 "kind":"main","marks":"+++++-+++","noticed":[]}],"balls":{},"note":"","finished":false}""".formatted(
+                 "kind":"main","marks":"+++++-+++","noticed":["turned"],"told":{"speeds":[50],"club":"wedge",
+                 "balls":[{"flight":"slice","strike":"fat"},{"strike":"solid"}],"turns":[]}}],"balls":{},"note":"","finished":false}""".formatted(
                         found("\"plan\":\\{\"id\":\"([^\"]+)\"", me).get(0), LocalDate.now()));
     }
 

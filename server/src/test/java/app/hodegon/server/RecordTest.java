@@ -93,7 +93,8 @@ class RecordTest {
         String id = coach.get("/api/students").expect(200).body().at("/0/id").asString();
         JsonNode out = coach.get("/api/students/" + id + "/record").expect(200).body();
         String elsewhere = out.toString().replace(id, ELSEWHERE);
-        for (String table : List.of("lesson", "plan", "practiceSession", "shotFile", "sessionAnswer")) {
+        for (String table :
+                List.of("lesson", "plan", "practiceSession", "shotFile", "sessionAnswer", "roundPlayed", "selfCheck")) {
             for (JsonNode row : out.path(table)) {
                 String old = row.path("id").asString();
                 elsewhere = elsewhere.replace(old, "9" + old.substring(1, 8) + "-9" + old.substring(10));

@@ -91,6 +91,11 @@ final class Bay {
         return new Observations(Map.of(), readings(faults), tally(faults, balls));
     }
 
+    /** A few balls straight after something was tried. */
+    Observations few(Map<Fault, Double> faults, int balls) {
+        return new Observations(Map.of(), List.of(), tally(faults, balls));
+    }
+
     /** One ball of practice. */
     Ball ball(Map<Fault, Double> faults) {
         return new Ball(Optional.of(draw(Kind.FLIGHT, faults)), Optional.of(draw(Kind.STRIKE, faults)));

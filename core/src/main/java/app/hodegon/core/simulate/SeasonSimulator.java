@@ -6,6 +6,7 @@ import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Joint;
@@ -52,6 +53,8 @@ public final class SeasonSimulator {
 
     private static final int DAYS_BETWEEN = 14;
     private static final int BALLS = 10;
+    private static final int ROUND_AFTER = 9;
+    private static final int FELT_AFTER = 5;
 
     /** Within a lesson the coach's help makes a fault show less; most of that is gone by the next. */
     private static final double WITH_HELP = 0.55;
@@ -117,7 +120,29 @@ public final class SeasonSimulator {
                 next));
         Observations after = bay.after(showing(WITH_HELP), BALLS);
         List<PracticeSession> practice = practise(plan, today, last);
-        return new Season.Lesson(on, next, Approach.DEFAULT, before, after, diagnosis, focus, plan, practice);
+        Optional<Drill> first = plan.route().stream()
+                .filter(step -> step.gate().isPresent())
+                .findFirst()
+                .map(step -> DrillLibrary.standard().drill(step.drill()));
+        double learned = focus.stream().mapToDouble(this::climbed).max().orElse(0);
+        return new Season.Lesson(
+                on,
+                next,
+                Approach.DEFAULT,
+                before,
+                after,
+                diagnosis,
+                focus,
+                plan,
+                practice,
+                first.map(drill -> teller.tried(drill, showing(WITH_HELP))).stream()
+                        .toList(),
+                teller.round(persona.name(), on.plusDays(ROUND_AFTER), learned, persona.keepsDays()).stream()
+                        .filter(round -> round.day().isBefore(today))
+                        .toList(),
+                teller.felt(persona.name(), on.plusDays(FELT_AFTER), before).stream()
+                        .filter(check -> check.day().isBefore(today))
+                        .toList());
     }
 
     /** What the engine proposes; while it proposes nothing, the coach stays with what was begun. */

@@ -1,21 +1,32 @@
 package app.hodegon.core.simulate;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.Notice;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
+import app.hodegon.core.practice.RoundPlayed;
+import app.hodegon.core.practice.SelfCheck;
 import app.hodegon.core.practice.Told;
+import app.hodegon.core.practice.Tried;
 import app.hodegon.core.practice.Turn;
 import app.hodegon.core.swing.Ball;
+import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Club;
+import app.hodegon.core.swing.Measure;
+import app.hodegon.core.swing.SwingLength;
+import java.nio.charset.StandardCharsets;
+import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
+import java.util.UUID;
 
 /**
  * What a simulated student tells of a block: balls, what was noticed, how fast it was. Draws from a source of its own, so
@@ -27,6 +38,12 @@ final class Teller {
     private static final double MOSTLY_GOOD = 0.6;
 
     private static final double NOTICED_ARIGHT = 0.85;
+    private static final int ASKED_SWINGS = 5;
+    private static final double SEES_THE_SAME = 0.5;
+    private static final int TRIED_BALLS = 8;
+
+    /** Standard error of a share that is felt, %. */
+    private static final double FELT_ERROR = 12;
 
     private static final Map<Rung, Club> CLUBS = Map.of(
             Rung.SHORT, Club.WEDGE,
@@ -62,6 +79,57 @@ final class Teller {
                 balls.isEmpty() ? Optional.empty() : Optional.of(CLUBS.get(block.rung())),
                 balls,
                 turns(marks));
+    }
+
+    /** A drill tried in the lesson, with a few balls and some swings that both were asked about. */
+    Tried tried(Drill drill, Map<Fault, Double> showing) {
+        List<Tried.Pair> same = new ArrayList<>();
+        drill.notice().ifPresent(notice -> {
+            for (int swing = 0; swing < ASKED_SWINGS; swing++) {
+                String coach = noticed(notice, random.nextDouble());
+                same.add(new Tried.Pair(random.nextDouble() < SEES_THE_SAME ? coach : noticed(notice, 1), coach));
+            }
+        });
+        return new Tried(
+                Optional.of(drill.id()),
+                "",
+                Optional.of(Club.WEDGE),
+                Optional.of(SwingLength.WAIST),
+                bay.few(showing, TRIED_BALLS),
+                same);
+    }
+
+    /** What is said of a round: the further it is learned, the more of it is there. */
+    List<RoundPlayed> round(String name, LocalDate on, double learned, double keen) {
+        if (random.nextDouble() > keen) return List.of();
+        int thought = ofTen(0.3 + 0.5 * learned);
+        RoundPlayed.Cost[] costs = RoundPlayed.Cost.values();
+        return List.of(new RoundPlayed(
+                UUID.nameUUIDFromBytes((name + "round" + on).getBytes(StandardCharsets.UTF_8)),
+                on,
+                thought,
+                Math.min(thought, ofTen(0.2 + 0.5 * learned)),
+                costs[random.nextInt(costs.length)]));
+    }
+
+    private int ofTen(double share) {
+        return (int) Math.max(0, Math.min(RoundPlayed.OF, Math.round(RoundPlayed.OF * share + random.nextGaussian())));
+    }
+
+    /** What the feet felt at home: near what was read in the lesson, as well as feet feel. */
+    List<SelfCheck> felt(String name, LocalDate on, Observations read) {
+        Map<Checkpoint, Integer> shares = new EnumMap<>(Checkpoint.class);
+        for (Checkpoint at : SelfCheck.MOMENTS) {
+            read.readings().stream()
+                    .filter(r -> r.measure() == Measure.TRAIL_SHARE && r.at().equals(Optional.of(at)))
+                    .findFirst()
+                    .ifPresent(r -> shares.put(at, (int) Math.max(
+                            0, Math.min(100, 5 * Math.round((r.value() + FELT_ERROR * random.nextGaussian()) / 5)))));
+        }
+        return shares.size() < SelfCheck.MOMENTS.size()
+                ? List.of()
+                : List.of(new SelfCheck(
+                        UUID.nameUUIDFromBytes((name + "felt" + on).getBytes(StandardCharsets.UTF_8)), on, shares));
     }
 
     /** Ten scored reps. */

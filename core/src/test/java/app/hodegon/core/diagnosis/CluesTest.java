@@ -70,10 +70,10 @@ class CluesTest {
     @Test
     void aReadingIsSaidWithItsLimitSourceAndSwings() {
         assertThat(above(drift(9, Source.CLIP, 3)).text())
-                .isEqualTo("Pelvis travel away from the target, top: 9 cm, above 5 (clip, 3 swings)");
+                .isEqualTo("Pelvis travel away from the target, top: {9 cm}, above {5 cm} (clip, 3 swings)");
         assertThat(above(drift(4.5, Source.SEEN, 1)).text())
-                .isEqualTo("Pelvis travel away from the target, top: 4.5 cm, not above 5 (seen, 1 swing)");
-        assertThat(above(drift(5, Source.SEEN, 1)).text()).contains("not above 5");
+                .isEqualTo("Pelvis travel away from the target, top: {4.5 cm}, not above {5 cm} (seen, 1 swing)");
+        assertThat(above(drift(5, Source.SEEN, 1)).text()).contains("not above {5 cm}");
     }
 
     @Test

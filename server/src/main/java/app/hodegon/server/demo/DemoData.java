@@ -28,6 +28,7 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.told.ToldLog;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
@@ -63,6 +64,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
     private final PracticeLog practice;
     private final Proposals proposals;
     private final ShotFiles shots;
+    private final ToldLog told;
     private final ApplicationEventPublisher events;
     private final DemoClock clock;
     private final TransactionTemplate transaction;
@@ -76,6 +78,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
             PracticeLog practice,
             Proposals proposals,
             ShotFiles shots,
+            ToldLog told,
             ApplicationEventPublisher events,
             DemoClock clock,
             TransactionTemplate transaction) {
@@ -87,6 +90,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
         this.practice = practice;
         this.proposals = proposals;
         this.shots = shots;
+        this.told = told;
         this.events = events;
         this.clock = clock;
         this.transaction = transaction;
@@ -134,7 +138,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
         for (Season.Lesson lesson :
                 SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons()) {
             StoredLesson stored = lessons.begin(coach, student.id(), lesson.on());
-            lessons.enter(stored.id(), lesson.approach(), lesson.before(), lesson.after());
+            lessons.enter(stored.id(), lesson.approach(), lesson.before(), lesson.after(), lesson.tried());
             keepWhatTheBayMeasured(persona, lesson, stored);
             lessons.decide(
                     coach,
@@ -150,6 +154,8 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
             StoredPlan plan = drafts.draft(
                     coach, stored.id(), PlanTerms.between(lesson.on().plusDays(1), lesson.nextLesson()));
             plans.assign(coach, plan.id());
+            lesson.rounds().forEach(round -> told.put(student.id(), round, 1));
+            lesson.felt().forEach(check -> told.put(student.id(), check, 1));
             for (PracticeSession session : lesson.practice()) {
                 practice.restore(student.id(), persona.profile().flags(), plan.id(), session);
             }

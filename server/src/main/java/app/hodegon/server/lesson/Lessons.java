@@ -8,6 +8,7 @@ import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.practice.Tried;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Units;
@@ -27,6 +28,7 @@ import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -179,8 +181,10 @@ public class Lessons {
 
     /** Stores what was seen, as a whole. */
     @Transactional
-    public void enter(UUID id, Approach approach, Observations before, Observations after) {
-        lessons.replace(id, approach, before, after, "", Map.of(), List.of());
+    public void enter(UUID id, Approach approach, Observations before, Observations after, List<Tried> tried) {
+        Map<String, TryEntry> tries = new LinkedHashMap<>();
+        for (Tried one : tried) tries.put("try-" + (tries.size() + 1), TryEntry.of(tries.size() + 1, one));
+        lessons.replace(id, approach, before, after, "", tries, List.of());
     }
 
     /** Keeps the choice of focus with the diagnosis it was made on; overruling the engine needs a reason. */

@@ -42,6 +42,20 @@ public record TryEntry(
             @NotNull @Size(max = 20) String student,
             @NotNull @Size(max = 20) String coach) {}
 
+    static TryEntry of(int number, Tried tried) {
+        return new TryEntry(
+                number,
+                tried.drill().orElse(null),
+                tried.words(),
+                tried.club().map(Club::id).orElse(null),
+                tried.length().map(SwingLength::id).orElse(null),
+                tried.seen().readings().stream().map(ReadingEntry::of).toList(),
+                ShotsEntry.of(tried.seen().shots()),
+                tried.same().stream()
+                        .map(p -> new PairEntry(p.student(), p.coach()))
+                        .toList());
+    }
+
     /**
      * @param field where it stands, for what is wrong with it
      */
