@@ -226,7 +226,7 @@ export function Runner({
             </Button>
           )}
           {!place.full && (
-            <Button weight="quiet" className="px-2!" onClick={onNext}>
+            <Button weight="quiet" className="px-2!" aria-label="Skip the rest" onClick={onNext}>
               Skip
             </Button>
           )}

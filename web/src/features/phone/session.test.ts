@@ -77,6 +77,9 @@ describe("a session", () => {
     const at = Array.from({ length: 30 }, (_, done) => done).filter((done) => placeIn(twice, done).contrast);
     expect(at).toEqual([14, 29]);
     expect(placeIn(block({}), 4).contrast).toBe(false);
+    const withBalls = block({ rung: "short", sets: 5, repsPerSet: 4, strikes: 5, contrast: 1 });
+    const wrong = Array.from({ length: 20 }, (_, done) => placeIn(withBalls, done)).filter((p) => p.contrast);
+    expect(wrong).toMatchObject([{ strike: false }]);
   });
 
   it("makes identifiers the server takes", () => {

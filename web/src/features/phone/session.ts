@@ -138,10 +138,16 @@ function nextIsStrike(block: PlanBlock, done: number): boolean {
 
 const greatestCommon = (a: number, b: number): number => (b === 0 ? a : greatestCommon(b, a % b));
 
-/** Whether the coming rep is done wrong on purpose, to feel the difference: so many, evenly spread, the last of each part. */
+/**
+ * Whether the coming rep is done wrong on purpose, to feel the difference: so many of the rehearsals, evenly spread, the
+ * last of each part; never a strike.
+ */
 function isContrast(block: PlanBlock, done: number): boolean {
-  const part = (reps: number) => Math.floor((reps * block.contrast) / (block.sets * block.repsPerSet));
-  return part(done + 1) > part(done);
+  if (block.contrast === 0 || nextIsStrike(block, done)) return false;
+  const before = Array.from({ length: done }, (_, i) => i).filter((i) => !nextIsStrike(block, i)).length;
+  const rehearsals = block.sets * block.repsPerSet - block.strikes;
+  const part = (reps: number) => Math.floor((reps * block.contrast) / rehearsals);
+  return part(before + 1) > part(before);
 }
 
 /** The order in which blocks are done: what came on top first, then the plan's own. */

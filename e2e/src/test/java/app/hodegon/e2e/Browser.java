@@ -10,6 +10,7 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Playwright;
 import com.microsoft.playwright.assertions.PlaywrightAssertions;
 import java.nio.file.Path;
+import java.time.ZoneId;
 import java.util.ArrayList;
 import java.util.List;
 
@@ -39,16 +40,29 @@ final class Browser implements AutoCloseable {
         return page(390, 844);
     }
 
+    /** Of somebody in that zone. */
+    Page phone(ZoneId zone) {
+        return page(sized(390, 844).setTimezoneId(zone.getId()));
+    }
+
     /** A tablet held upright, touched and not typed on. */
     Page tablet() {
         return page(820, 1180);
     }
 
     private Page page(int width, int height) {
-        BrowserContext context = chromium.newContext(new com.microsoft.playwright.Browser.NewContextOptions()
+        return page(sized(width, height));
+    }
+
+    private static com.microsoft.playwright.Browser.NewContextOptions sized(int width, int height) {
+        return new com.microsoft.playwright.Browser.NewContextOptions()
                 .setViewportSize(width, height)
                 .setHasTouch(width < 1000)
-                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE));
+                .setReducedMotion(com.microsoft.playwright.options.ReducedMotion.REDUCE);
+    }
+
+    private Page page(com.microsoft.playwright.Browser.NewContextOptions options) {
+        BrowserContext context = chromium.newContext(options);
         context.setDefaultTimeout(PATIENCE_MS);
         Page page = context.newPage();
         page.onPageError(failures::add);

@@ -27,7 +27,7 @@ import tools.jackson.databind.json.JsonMapper;
 /** An acknowledged rep survives a power cut. */
 class DurabilityTest {
 
-    private static final int KILLS = 5;
+    private static final int KILLS = 4;
     private static final int REPS_PER_KILL = 2;
     private static final String QUICK_START = "--spring.main.lazy-initialization=true";
     private static final JsonMapper JSON = new JsonMapper();

@@ -54,7 +54,14 @@ class ReachTest {
                             Stream.of("/day", "/students", "/approach", "/drills", "/drills/new", "/drills/disc-turn"),
                             Stream.of("/proposals", "/outbox", "/account", "/academy", "/students/new", "/nowhere"),
                             Stream.of("", "/edit", "/compare", "/approach").map(p -> "/students/" + bram + p),
-                            Stream.of("", "?view=since", "?view=feet", "?view=why", "?view=after", "/report")
+                            Stream.of(
+                                            "",
+                                            "?view=since",
+                                            "?view=feet",
+                                            "?view=why",
+                                            "?view=tried",
+                                            "?view=after",
+                                            "/report")
                                     .map(p -> "/lessons/" + lesson + p),
                             Stream.of("/plan", "/plan/sheet", "/plan/paper").map(p -> "/lessons/" + lesson + p),
                             Stream.of("/students/" + newcomer, "/students/" + newcomer + "/edit"),
@@ -74,7 +81,7 @@ class ReachTest {
             Page phone = browser.phone();
             signIn(phone, demo.base(), "petra@demo.example", "demo-student");
             phone.waitForURL("**/today");
-            for (String path : List.of("/today", "/today/practice", "/climb", "/climb/account"))
+            for (String path : List.of("/today", "/today/practice", "/today/feet", "/card", "/climb", "/climb/account"))
                 look(phone, demo.base() + path);
             Page nobody = browser.screen();
             for (String path : List.of("/sign-in", "/forgotten")) look(nobody, demo.base() + path);

@@ -6,6 +6,8 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
 import java.nio.file.Path;
+import java.time.LocalDate;
+import java.time.ZoneId;
 import java.util.List;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
@@ -49,7 +51,7 @@ class SliceTest {
             coach.getByText("Invite to the phone").click();
             String link = coach.getByText(Pattern.compile("/welcome/")).innerText();
             Browser.checkAccessible(coach);
-            practise(browser.phone(), link);
+            practise(browser.phone(EAST), link);
 
             coach.navigate(student);
             assertThat(coach.getByText("Felt easy by the end")).isVisible();
@@ -117,7 +119,21 @@ class SliceTest {
         Find.handOver(coach, "Hand it over");
     }
 
+    /** The student lives where it may well be tomorrow already. */
+    private static final ZoneId EAST = ZoneId.of("Pacific/Kiritimati");
+
+    private static void noonOn(Page phone, int daysAhead) {
+        phone.clock()
+                .setFixedTime(LocalDate.now()
+                        .plusDays(daysAhead)
+                        .atTime(12, 0)
+                        .atZone(EAST)
+                        .toInstant()
+                        .toEpochMilli());
+    }
+
     private static void practise(Page phone, String link) {
+        noonOn(phone, 0);
         phone.navigate(link);
         phone.getByLabel("E-mail").fill("ferris@phone.example");
         phone.getByLabel("Password").fill("long-enough");
@@ -126,7 +142,7 @@ class SliceTest {
         // The plan begins tomorrow: today is free, and says so.
         assertThat(phone.getByText("Next practice")).isVisible();
         Browser.checkAccessible(phone);
-        phone.clock().setFixedTime(System.currentTimeMillis() + 24 * 3600 * 1000L);
+        noonOn(phone, 1);
         phone.reload();
         phone.getByText("Begin").click();
         button(phone, "Good").click();
