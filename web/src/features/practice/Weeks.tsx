@@ -13,15 +13,15 @@ export function Weeks({ weeks, catalogue }: { weeks: Week[]; catalogue: Catalogu
       {weeks.map((week, i) => (
         <li key={week.monday} className="border-strong-line border-b">
           <details open={i === 0}>
-            <summary className="grid cursor-pointer grid-cols-[8.5rem_auto_1fr] items-center gap-x-4 gap-y-1 py-2">
-              <span>
+            <summary className="flex cursor-pointer flex-wrap items-center gap-x-4 gap-y-1 py-2">
+              <span className="w-28">
                 <strong className="block">{shortDay(week.monday)}</strong>
                 <span className="text-soft text-sm">
                   {week.planned >= week.done ? `${week.done} of ${week.planned} days` : `${week.done} days`}
                 </span>
               </span>
               <WeekStrip week={week} />
-              <span className="flex flex-wrap items-baseline justify-end gap-x-4 text-right">
+              <span className="ml-auto flex flex-wrap items-baseline justify-end gap-x-4 text-right">
                 {week.judged > 0 && (
                   <span className="text-soft">{Math.round((100 * week.good) / week.judged)} % good</span>
                 )}

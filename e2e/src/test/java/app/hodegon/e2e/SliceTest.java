@@ -239,7 +239,7 @@ class SliceTest {
             assertThat(coach.getByRole(AriaRole.HEADING, new GetByRoleOptions().setLevel(1)))
                     .not()
                     .hasText(day);
-            assertThat(coach.getByText("Lift the stop")).not().isVisible();
+            assertThat(coach.getByText("Lift the stop")).hasCount(0);
 
             Page phone = browser.phone();
             phone.navigate(demo.base());

@@ -28,9 +28,9 @@ class SecurityConfig {
     private static final String CONTENT_SECURITY = "default-src 'self'; img-src 'self' data:; font-src 'self' data:;"
             + " style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
 
-    /** Nothing a page could ask of the machine is asked for. */
+    /** Of all that a page could ask of the machine only the microphone, which a student may want to listen by. */
     private static final String PERMISSIONS =
-            "camera=(), microphone=(), geolocation=(), payment=(), usb=(), accelerometer=(), gyroscope=()";
+            "camera=(), microphone=(self), geolocation=(), payment=(), usb=(), accelerometer=(), gyroscope=()";
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens)
