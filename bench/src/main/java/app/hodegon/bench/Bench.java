@@ -20,10 +20,13 @@ public final class Bench {
      */
     public static void main(String[] args) throws Exception {
         Path root = Path.of(args[0]);
-        LookReport.write(root.resolve("docs"));
-        PlanReport.write(root.resolve("docs"));
-        ForecastReport.write(root.resolve("docs"));
-        if (args.length > 1 && args[1].equals("studies")) return;
+        String part = args.length > 1 ? args[1] : "";
+        if (!part.equals("times")) {
+            LookReport.write(root.resolve("docs"));
+            PlanReport.write(root.resolve("docs"));
+            ForecastReport.write(root.resolve("docs"));
+        }
+        if (part.equals("studies")) return;
         List<String> lines = new ArrayList<>(List.of(
                 "# Benchmarks",
                 "",

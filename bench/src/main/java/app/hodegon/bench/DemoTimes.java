@@ -100,6 +100,8 @@ final class DemoTimes {
         time("How proposals went", "GET", "/api/proposals", null);
         time("A student's whole record", "GET", "/api/students/" + student + "/record", null);
         time("A file of 20,000 measured balls looked at", "POST", lesson + "/shot-files/look", shots(), "under 2 s");
+        // Whoever changes a plan has read it.
+        server.send("GET", lesson + "/plan", null);
         time(
                 "A plan drafted, forecast and stored",
                 "PUT",

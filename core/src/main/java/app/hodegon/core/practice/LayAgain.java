@@ -46,7 +46,7 @@ public final class LayAgain {
     /** In a sentence. */
     public static String inFives(Set<StepId> steps) {
         return steps.stream().map(s -> s.rung().label()).distinct().sorted().collect(Collectors.joining(" and "))
-                + " goes on in sets of five: it was lost on the way.";
+                + " goes on in sets of five: it was too hard on the way.";
     }
 
     /** In a sentence, of a drill by its name. */

@@ -7,6 +7,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.practice.Attention.Situation;
@@ -139,6 +140,27 @@ class BetweenLessonsTest {
         BlockResult below = block("disc-turn", Rung.FEEL, Told.NOTHING, Optional.of(Aside.BELOW));
         assertThat(session(0, check).checks().get(0).feel()).isEmpty();
         assertThat(session(0, check, below).checks().get(0).feel()).contains(Feel.LOST);
+    }
+
+    @Test
+    void whatWasTooHardOnTheWayGoesOnInFives() {
+        StepId feel = new StepId(Fault.SWAY, Rung.FEEL);
+        BlockResult main = block("disc-turn", Rung.FEEL, easier(1), Optional.empty());
+        assertThat(LayAgain.tooHard(session(0, main))).as("made easier once").isEmpty();
+        assertThat(LayAgain.tooHard(session(0, block("disc-turn", Rung.FEEL, easier(2), Optional.empty()))))
+                .containsExactly(feel);
+        BlockResult below = block("disc-turn", Rung.PREPARE, Told.NOTHING, Optional.of(Aside.BELOW));
+        assertThat(LayAgain.tooHard(session(0, main, below))).as("lost").containsExactly(feel);
+        assertThat(LayAgain.inFives(Set.of(feel))).startsWith("Feel goes on in sets of five");
+    }
+
+    private static Told easier(int times) {
+        return new Told(
+                List.of(),
+                List.of(),
+                Optional.empty(),
+                List.of(),
+                Collections.nCopies(times, new Turn(3, Turn.Kind.EASIER)));
     }
 
     @Test

@@ -121,11 +121,15 @@ class LessonRepository {
         return following;
     }
 
-    /** The last lessons of each of these students in which something was seen or measured before it, latest first. */
-    List<StoredLesson> lastMeasured(Collection<UUID> students, int each) {
+    /**
+     * The last lessons since that day of each of these students in which something was seen or measured before it, latest
+     * first.
+     */
+    List<StoredLesson> lastMeasured(Collection<UUID> students, LocalDate since, int each) {
         List<UUID> ids = db.select(LESSON.ID)
                 .from(LESSON)
                 .where(LESSON.STUDENT_ID.in(students))
+                .and(LESSON.HELD_ON.ge(since))
                 .and(seenBefore())
                 .qualify(rowNumber()
                         .over(partitionBy(LESSON.STUDENT_ID).orderBy(LESSON.HELD_ON.desc(), LESSON.CREATED_AT.desc()))

@@ -118,9 +118,12 @@ public class Lessons {
         return lessons.following(ids);
     }
 
-    /** The last lessons of each of these students in which something was seen or measured before it, latest first. */
-    public List<StoredLesson> lastMeasured(Collection<UUID> of, int each) {
-        return lessons.lastMeasured(of, each);
+    /**
+     * The last lessons since that day of each of these students in which something was seen or measured before it, latest
+     * first.
+     */
+    public List<StoredLesson> lastMeasured(Collection<UUID> of, LocalDate since, int each) {
+        return lessons.lastMeasured(of, since, each);
     }
 
     /** These lessons; the caller has made sure that they may be seen. */

@@ -7,6 +7,7 @@ import app.hodegon.core.swing.Units;
 import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
+import java.time.LocalDate;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -39,10 +40,11 @@ public class LastVerdicts {
      * By student; one with fewer than two measured lessons, or nothing in common between them, has none.
      *
      * @param hands of the students, all of one coach
+     * @param since only lessons from that day on say something
      */
-    public Map<UUID, Last> of(UUID coach, Map<UUID, Handedness> hands) {
+    public Map<UUID, Last> of(UUID coach, Map<UUID, Handedness> hands, LocalDate since) {
         var repeatability = approaches.repeatability(coach);
-        Map<UUID, List<StoredLesson>> two = lessons.lastMeasured(hands.keySet(), 2).stream()
+        Map<UUID, List<StoredLesson>> two = lessons.lastMeasured(hands.keySet(), since, 2).stream()
                 .collect(Collectors.groupingBy(StoredLesson::studentId));
         Map<UUID, Last> last = new HashMap<>();
         two.forEach((student, latestFirst) -> {

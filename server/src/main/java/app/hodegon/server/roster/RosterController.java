@@ -28,6 +28,9 @@ class RosterController {
     private static final int WEEKS = 6;
     private static final int DAYS = 7;
 
+    /** Days after which a lesson's verdict is no news. */
+    private static final int MEMORY = 120;
+
     private final StrandRepository strands;
     private final Students students;
     private final Attentions attentions;
@@ -66,9 +69,9 @@ class RosterController {
         LocalDate monday = now.with(DayOfWeek.MONDAY).minusWeeks(WEEKS - 1L);
         Set<UUID> standingInFor = students.standingInFor(coach.id());
         Map<UUID, Taught> taught = strands.taught(coach.id(), standingInFor);
-        Reps reps = strands.reps(coach.id(), standingInFor, monday, now.plusDays(1));
+        Reps reps = strands.reps(taught.keySet(), monday, now.plusDays(1));
         Map<UUID, Attentions.Wanted> wanted = attentions.wanted(coach.id(), now);
-        Map<UUID, LastVerdicts.Last> last = last(taught);
+        Map<UUID, LastVerdicts.Last> last = last(taught, now.minusDays(MEMORY));
         return taught.keySet().stream()
                 .map(id -> new StrandView(
                         id,
@@ -86,12 +89,12 @@ class RosterController {
     }
 
     /** Coach by coach: readings repeat as each has said they do. */
-    private Map<UUID, LastVerdicts.Last> last(Map<UUID, Taught> taught) {
+    private Map<UUID, LastVerdicts.Last> last(Map<UUID, Taught> taught, LocalDate since) {
         Map<UUID, Map<UUID, Handedness>> byCoach = new HashMap<>();
         taught.forEach((id, one) ->
                 byCoach.computeIfAbsent(one.coach(), c -> new HashMap<>()).put(id, one.hand()));
         Map<UUID, LastVerdicts.Last> last = new HashMap<>();
-        byCoach.forEach((coach, hands) -> last.putAll(verdicts.of(coach, hands)));
+        byCoach.forEach((coach, hands) -> last.putAll(verdicts.of(coach, hands, since)));
         return last;
     }
 

@@ -11,12 +11,12 @@ import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.student.TaughtByCondition;
 import java.time.LocalDate;
+import java.util.Collection;
 import java.util.HashMap;
 import java.util.LinkedHashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
-import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.springframework.stereotype.Repository;
 
@@ -46,26 +46,23 @@ class StrandRepository {
     record Reps(Map<UUID, Map<LocalDate, Integer>> planned, Map<UUID, Map<LocalDate, Integer>> done) {}
 
     /** Planned and done from one day on, before another. */
-    Reps reps(UUID coach, Set<UUID> standingInFor, LocalDate from, LocalDate before) {
-        Condition taught = TaughtByCondition.of(coach, standingInFor);
+    Reps reps(Collection<UUID> students, LocalDate from, LocalDate before) {
         Reps reps = new Reps(new HashMap<>(), new HashMap<>());
         // A plan laid after another has its days too: what was asked for last counts.
         db.select(PLAN.STUDENT_ID, PLAN_DAY.PLANNED_FOR, max(PLAN_DAY.REPS))
                 .from(PLAN_DAY)
                 .join(PLAN)
                 .on(PLAN.ID.eq(PLAN_DAY.PLAN_ID))
-                .join(STUDENT)
-                .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
-                .where(taught)
+                .where(PLAN.STUDENT_ID.in(students))
+                // By its index: years of plans lie behind.
+                .and(PLAN.NEXT_LESSON.gt(from))
                 .and(PLAN.ASSIGNED_AT.isNotNull())
                 .and(PLAN_DAY.PLANNED_FOR.ge(from).and(PLAN_DAY.PLANNED_FOR.lt(before)))
                 .groupBy(PLAN.STUDENT_ID, PLAN_DAY.PLANNED_FOR)
                 .forEach(row -> put(reps.planned(), row.value1(), row.value2(), row.value3()));
         db.select(PRACTICE_SESSION.STUDENT_ID, PRACTICE_SESSION.PRACTICE_DAY, sum(PRACTICE_SESSION.REPS))
                 .from(PRACTICE_SESSION)
-                .join(STUDENT)
-                .on(STUDENT.ID.eq(PRACTICE_SESSION.STUDENT_ID))
-                .where(taught)
+                .where(PRACTICE_SESSION.STUDENT_ID.in(students))
                 .and(PRACTICE_SESSION.PRACTICE_DAY.ge(from))
                 .groupBy(PRACTICE_SESSION.STUDENT_ID, PRACTICE_SESSION.PRACTICE_DAY)
                 .forEach(row -> put(reps.done(), row.value1(), row.value2(), row.value3()));
