@@ -23,7 +23,7 @@ final class AcademyLoad {
     private static final int WARM_SECONDS = 20;
     private static final int SECONDS = 40;
     private static final String ALL_NAMES = "The last weeks beside every name";
-    private static final int NAMES_EVERY = 100;
+    private static final int NAMES_EVERY = 500;
     private static final long SEED = 7;
 
     List<String> run(Path root) throws Exception {

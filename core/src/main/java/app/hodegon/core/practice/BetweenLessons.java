@@ -95,7 +95,7 @@ public final class BetweenLessons {
 
     /**
      * The series in the order of their subjects: what was noticed, agreement, the first ten, rounds, felt shares, balls, and
-     * the balls of each club where there is more than one.
+     * how each club is struck where there is more than one.
      *
      * @param library whose questions were answered; a drill it no longer has tells nothing
      */
@@ -106,7 +106,7 @@ public final class BetweenLessons {
         Book firstTen = new Book();
         for (PracticeSession session : words.sessions()) {
             for (BlockResult block : session.blocks()) {
-                block.told().club().ifPresent(club -> byClub.balls(session.day(), block, club));
+                block.told().club().ifPresent(club -> byClub.solid(session.day(), block, club));
                 notice(block, library).ifPresent(notice -> noticed.noticed(session.day(), block, notice));
                 if (block.aside().equals(Optional.of(Aside.FIRST_TEN)) && block.judged() > 0) {
                     firstTen.add(new Subject.FirstTen(), session.day(), block.good(), block.judged());
@@ -115,7 +115,6 @@ public final class BetweenLessons {
             balls.add(session.day(), session.allBalls(), Optional.empty());
         }
         balls.keepWhatTurnedUp();
-        byClub.keepWhatTurnedUp();
         Book agreed = new Book();
         words.swings().forEach(s -> agreed.add(new Subject.Agreement(s.drill()), s.day(), s.agreed() ? 1 : 0, 1));
         Book rounds = new Book();
@@ -159,8 +158,13 @@ public final class BetweenLessons {
                     .merge(day, new Count(hits, of), (a, b) -> new Count(a.hits() + b.hits(), a.of() + b.of()));
         }
 
-        void balls(LocalDate day, BlockResult block, Club club) {
-            add(day, Ball.tally(block.told().balls()), Optional.of(club));
+        /** Of each club only how often it is struck well: every result of every club is more than anybody looks at. */
+        void solid(LocalDate day, BlockResult block, Club club) {
+            Tally tally = Ball.tally(block.told().balls());
+            int of = tally.total(BallResult.Kind.STRIKE);
+            if (of > 0) {
+                add(new Subject.OfBalls(BallResult.SOLID, Optional.of(club)), day, tally.of(BallResult.SOLID), of);
+            }
         }
 
         void add(LocalDate day, Tally tally, Optional<Club> club) {

@@ -92,9 +92,13 @@ class BetweenLessonsTest {
         assertThat(fat.better()).contains(Better.LOWER);
         assertThat(fat.between(DAY, DAY.plusDays(9))).contains(new Count(3, 8));
         assertThat(fat.between(DAY.plusDays(5), DAY.plusDays(9))).isEmpty();
-        assertThat(of(all, new Subject.OfBalls(BallResult.FAT, Optional.of(Club.DRIVER)))
+        assertThat(of(all, new Subject.OfBalls(BallResult.SOLID, Optional.of(Club.WEDGE)))
                         .points())
-                .hasSize(1);
+                .hasSize(2);
+        assertThat(of(all, new Subject.OfBalls(BallResult.SOLID, Optional.of(Club.DRIVER)))
+                        .points())
+                .extracting(p -> p.count().orElseThrow())
+                .containsExactly(new Count(0, 2));
         assertThat(all)
                 .as("what never turned up is no series")
                 .noneMatch(s -> s.subject().equals(new Subject.OfBalls(BallResult.SHANK, Optional.empty())));

@@ -56,7 +56,11 @@ record BetweenView(
     }
 
     private static DayPoint point(LocalDate day, Estimate estimate, int of) {
-        return new DayPoint(day, estimate.value(), estimate.low(), estimate.high(), of);
+        return new DayPoint(day, tenth(estimate.value()), tenth(estimate.low()), tenth(estimate.high()), of);
+    }
+
+    private static double tenth(double value) {
+        return Math.round(10 * value) / 10.0;
     }
 
     private static String id(Subject subject) {
