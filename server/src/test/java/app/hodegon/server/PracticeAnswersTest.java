@@ -240,6 +240,44 @@ class PracticeAnswersTest {
     }
 
     @Test
+    void aLessonSavedAgainIsReadAgain() {
+        Begun other = Begun.swayer(coach, "improver", "", 15, 30, "home");
+        String first = other.lesson();
+        coach.put(first + "/focus", "{\"faults\":[\"over-the-top\"],\"reason\":\"seen often\"}")
+                .expect(200);
+        String second = "/api/lessons/"
+                + coach.post("/api/students/" + other.student() + "/lessons", null)
+                        .expect(201)
+                        .body()
+                        .path("id")
+                        .asString();
+        slices(first, 9);
+        slices(second, 9);
+        assertThat(said(other.student())).isEqualTo("cannot-tell");
+        slices(second, 0);
+        assertThat(said(other.student())).isEqualTo("better");
+    }
+
+    private void slices(String lesson, int of10) {
+        coach.put(lesson + "/entry", """
+                {"approach":%s,"signs":{},"before":{"readings":[],"shots":{"flight":{"slice":%d,"straight":%d}}},
+                 "after":{"readings":[],"shots":{}},"note":"","tries":{}}""".formatted(coach.get(lesson).body().at("/entry/approach"), of10, 10 - of10))
+                .expect(200);
+    }
+
+    private String said(String student) {
+        return coach.get("/api/strands")
+                .expect(200)
+                .body()
+                .valueStream()
+                .filter(s -> s.path("studentId").asString().equals(student))
+                .findFirst()
+                .orElseThrow()
+                .at("/last/verdict")
+                .asString();
+    }
+
+    @Test
     void lengthsAreSaidInTheReadersUnitsAndStoredInOne() {
         coach.put("/api/account/units", "{\"units\":\"furlongs\"}", (Integer) null)
                 .refused(422);

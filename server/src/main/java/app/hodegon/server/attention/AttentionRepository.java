@@ -7,10 +7,7 @@ import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.impl.DSL.case_;
 import static org.jooq.impl.DSL.count;
-import static org.jooq.impl.DSL.field;
 import static org.jooq.impl.DSL.inline;
-import static org.jooq.impl.DSL.selectCount;
-import static org.jooq.impl.SQLDataType.VARCHAR;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Kind;
@@ -81,13 +78,7 @@ class AttentionRepository {
     Attentions.Due due(
             UUID coach, Set<UUID> standingInFor, Units units, LocalDate today, Map<ZoneId, LocalDate> days, int most) {
         Field<LocalDate> theirs = studentsDay(days, today);
-        // The key of a student who does not practise is the first day missed.
-        var missed = field(selectCount()
-                .from(PLAN_DAY)
-                .where(PLAN_DAY.PLAN_ID.eq(PLAN.ID))
-                .and(PLAN_DAY.PLANNED_FOR.lt(theirs))
-                .and(PLAN_DAY.PLANNED_FOR.cast(VARCHAR).ge(ATTENTION.SUBJECT_KEY)));
-        var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, PLAN.EASED_ON, missed, count().over())
+        var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, PLAN.EASED_ON, theirs, count().over())
                 .from(ATTENTION)
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
@@ -113,7 +104,7 @@ class AttentionRepository {
                 row.value1().getRung(),
                 row.value1().getSessionId(),
                 row.value5(),
-                units.say(reason(row.value1(), row.value6()))));
+                units.say(reason(row.value1(), row.value3(), row.value6()))));
         return new Attentions.Due(first, rows.isEmpty() ? 0 : rows.get(0).value7());
     }
 
@@ -156,10 +147,20 @@ class AttentionRepository {
     }
 
     /** As it was found, and for days missed with how many they are by now. */
-    private static String reason(AttentionRecord row, int missed) {
+    private String reason(AttentionRecord row, UUID plan, LocalDate theirs) {
         return row.getKind().equals(Kind.ABSENT.id())
-                ? Attention.noPractice(LocalDate.parse(row.getSubjectKey()), missed)
+                ? Attention.noPractice(LocalDate.parse(row.getSubjectKey()), missed(plan, row.getSubjectKey(), theirs))
                 : row.getReason();
+    }
+
+    /** The key of a student who does not practise is the first day missed; only of the few shown are they counted. */
+    private int missed(UUID plan, String first, LocalDate theirs) {
+        return db.fetchCount(
+                PLAN_DAY,
+                PLAN_DAY.PLAN_ID
+                        .eq(plan)
+                        .and(PLAN_DAY.PLANNED_FOR.ge(LocalDate.parse(first)))
+                        .and(PLAN_DAY.PLANNED_FOR.lt(theirs)));
     }
 
     int see(UUID student, String kind, String key) {

@@ -1,6 +1,7 @@
 package app.hodegon.server.gate;
 
 import static app.hodegon.server.db.Tables.STUDENT_GATE;
+import static app.hodegon.server.storage.Among.among;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
@@ -41,7 +42,7 @@ class GateRepository {
     /** Those who have only standard gates are left out. */
     Map<UUID, List<StoredGate>> ofStudents(Collection<UUID> students) {
         return db.selectFrom(STUDENT_GATE)
-                .where(STUDENT_GATE.STUDENT_ID.in(students))
+                .where(among(STUDENT_GATE.STUDENT_ID, students))
                 .orderBy(STUDENT_GATE.FAULT, STUDENT_GATE.RUNG)
                 .fetchGroups(StudentGateRecord::getStudentId, GateRepository::gate);
     }

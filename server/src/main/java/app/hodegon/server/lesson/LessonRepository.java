@@ -7,6 +7,7 @@ import static app.hodegon.server.db.Tables.LESSON_READING;
 import static app.hodegon.server.db.Tables.LESSON_SHOT;
 import static app.hodegon.server.db.Tables.LESSON_SIGN;
 import static app.hodegon.server.db.Tables.SHOT_FILE;
+import static app.hodegon.server.storage.Among.among;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.noCondition;
 import static org.jooq.impl.DSL.partitionBy;
@@ -49,6 +50,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Records;
 import org.jooq.Result;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.type.TypeReference;
@@ -110,7 +112,7 @@ class LessonRepository {
                 .join(LESSON)
                 .on(LESSON.STUDENT_ID.eq(earlier.STUDENT_ID))
                 .and(row(LESSON.HELD_ON, LESSON.CREATED_AT).gt(earlier.HELD_ON, earlier.CREATED_AT))
-                .where(earlier.ID.in(lessons))
+                .where(among(earlier.ID, lessons))
                 .and(seenBefore())
                 .orderBy(LESSON.HELD_ON, LESSON.CREATED_AT)
                 .forEach(row -> next.putIfAbsent(row.value1(), row.value2()));
@@ -125,24 +127,21 @@ class LessonRepository {
      * The last lessons since that day of each of these students in which something was seen or measured before it, latest
      * first.
      */
-    List<StoredLesson> lastMeasured(Collection<UUID> students, LocalDate since, int each) {
-        List<UUID> ids = db.select(LESSON.ID)
+    List<Lessons.Head> lastMeasured(Collection<UUID> students, LocalDate since, int each) {
+        return db.select(LESSON.ID, LESSON.STUDENT_ID, LESSON.VERSION, LESSON.FOCUS.convertFrom(List::of))
                 .from(LESSON)
-                .where(LESSON.STUDENT_ID.in(students))
+                .where(among(LESSON.STUDENT_ID, students))
                 .and(LESSON.HELD_ON.ge(since))
                 .and(seenBefore())
                 .qualify(rowNumber()
                         .over(partitionBy(LESSON.STUDENT_ID).orderBy(LESSON.HELD_ON.desc(), LESSON.CREATED_AT.desc()))
                         .le(each))
-                .fetch(LESSON.ID);
-        return whole(db.selectFrom(LESSON)
-                .where(LESSON.ID.in(ids))
                 .orderBy(LESSON.HELD_ON.desc(), LESSON.CREATED_AT.desc())
-                .fetch());
+                .fetch(Records.mapping(Lessons.Head::new));
     }
 
     List<StoredLesson> all(Collection<UUID> ids) {
-        return fetch(LESSON.ID.in(ids));
+        return fetch(among(LESSON.ID, ids));
     }
 
     /** Whether something was seen or measured before the lesson. */
@@ -178,16 +177,18 @@ class LessonRepository {
     private List<StoredLesson> whole(List<LessonRecord> lessons) {
         List<UUID> ids = lessons.stream().map(LessonRecord::getId).toList();
         var answers = db.selectFrom(LESSON_ANSWER)
-                .where(LESSON_ANSWER.LESSON_ID.in(ids))
+                .where(among(LESSON_ANSWER.LESSON_ID, ids))
                 .fetchGroups(LESSON_ANSWER.LESSON_ID);
-        var signs =
-                db.selectFrom(LESSON_SIGN).where(LESSON_SIGN.LESSON_ID.in(ids)).fetchGroups(LESSON_SIGN.LESSON_ID);
+        var signs = db.selectFrom(LESSON_SIGN)
+                .where(among(LESSON_SIGN.LESSON_ID, ids))
+                .fetchGroups(LESSON_SIGN.LESSON_ID);
         var readings = db.selectFrom(LESSON_READING)
-                .where(LESSON_READING.LESSON_ID.in(ids))
+                .where(among(LESSON_READING.LESSON_ID, ids))
                 .orderBy(LESSON_READING.STAGE, LESSON_READING.ORDINAL)
                 .fetchGroups(LESSON_READING.LESSON_ID);
-        var shots =
-                db.selectFrom(LESSON_SHOT).where(LESSON_SHOT.LESSON_ID.in(ids)).fetchGroups(LESSON_SHOT.LESSON_ID);
+        var shots = db.selectFrom(LESSON_SHOT)
+                .where(among(LESSON_SHOT.LESSON_ID, ids))
+                .fetchGroups(LESSON_SHOT.LESSON_ID);
         return lessons.stream()
                 .map(row -> lesson(
                         row,

@@ -119,10 +119,17 @@ public class Lessons {
     }
 
     /**
+     * A lesson as it stood: every save raises its version.
+     *
+     * @param focus ids of what was chosen to work on, which is no save
+     */
+    public record Head(UUID id, UUID studentId, int version, List<String> focus) {}
+
+    /**
      * The last lessons since that day of each of these students in which something was seen or measured before it, latest
      * first.
      */
-    public List<StoredLesson> lastMeasured(Collection<UUID> of, LocalDate since, int each) {
+    public List<Head> lastMeasured(Collection<UUID> of, LocalDate since, int each) {
         return lessons.lastMeasured(of, since, each);
     }
 

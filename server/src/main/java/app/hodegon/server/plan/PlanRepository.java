@@ -6,6 +6,7 @@ import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.PLAN_DOCUMENT;
 import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static app.hodegon.server.storage.Among.among;
 import static org.jooq.Records.mapping;
 
 import app.hodegon.core.practice.Attention.Printed;
@@ -54,7 +55,7 @@ class PlanRepository {
     /** The plans of these lessons that were handed over, without their documents, the running one last. */
     List<PlanHead> heads(Collection<UUID> lessons) {
         return whole(db.selectFrom(PLAN)
-                .where(PLAN.LESSON_ID.in(lessons).and(PLAN.ASSIGNED_AT.isNotNull()))
+                .where(among(PLAN.LESSON_ID, lessons).and(PLAN.ASSIGNED_AT.isNotNull()))
                 .orderBy(PLAN.ASSIGNED_AT)
                 .fetch());
     }

@@ -7,6 +7,7 @@ import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static app.hodegon.server.storage.Among.among;
 import static org.jooq.impl.DSL.length;
 import static org.jooq.impl.DSL.min;
 
@@ -85,7 +86,7 @@ class PracticeRepository {
                         PRACTICE_SESSION.REPS,
                         PRACTICE_SESSION.FEEL)
                 .from(PRACTICE_SESSION)
-                .where(PRACTICE_SESSION.PLAN_ID.in(plans))
+                .where(among(PRACTICE_SESSION.PLAN_ID, plans))
                 .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
                 .fetchGroups(
                         Record4::value1,
@@ -139,7 +140,7 @@ class PracticeRepository {
 
     /** All full check sets by plan, in the order done. */
     Map<UUID, List<CheckSet>> checks(Collection<UUID> plans) {
-        return checks(PRACTICE_SESSION.PLAN_ID.in(plans)).fetchGroups(Record8::value7, PracticeRepository::check);
+        return checks(among(PRACTICE_SESSION.PLAN_ID, plans)).fetchGroups(Record8::value7, PracticeRepository::check);
     }
 
     private SelectSeekStep3<
@@ -230,11 +231,11 @@ class PracticeRepository {
     private List<StoredSession> whole(List<PracticeSessionRecord> sessions) {
         List<UUID> ids = sessions.stream().map(PracticeSessionRecord::getId).toList();
         var blocks = db.selectFrom(PRACTICE_BLOCK)
-                .where(PRACTICE_BLOCK.SESSION_ID.in(ids))
+                .where(among(PRACTICE_BLOCK.SESSION_ID, ids))
                 .orderBy(PRACTICE_BLOCK.BLOCK)
                 .fetchGroups(PRACTICE_BLOCK.SESSION_ID);
         var shots = db.selectFrom(PRACTICE_SHOT)
-                .where(PRACTICE_SHOT.SESSION_ID.in(ids))
+                .where(among(PRACTICE_SHOT.SESSION_ID, ids))
                 .fetchGroups(PRACTICE_SHOT.SESSION_ID);
         return sessions.stream()
                 .map(row -> new StoredSession(

@@ -4,6 +4,7 @@ import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static app.hodegon.server.storage.Among.among;
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.sum;
 
@@ -53,7 +54,7 @@ class StrandRepository {
                 .from(PLAN_DAY)
                 .join(PLAN)
                 .on(PLAN.ID.eq(PLAN_DAY.PLAN_ID))
-                .where(PLAN.STUDENT_ID.in(students))
+                .where(among(PLAN.STUDENT_ID, students))
                 // By its index: years of plans lie behind.
                 .and(PLAN.NEXT_LESSON.gt(from))
                 .and(PLAN.ASSIGNED_AT.isNotNull())
@@ -62,7 +63,7 @@ class StrandRepository {
                 .forEach(row -> put(reps.planned(), row.value1(), row.value2(), row.value3()));
         db.select(PRACTICE_SESSION.STUDENT_ID, PRACTICE_SESSION.PRACTICE_DAY, sum(PRACTICE_SESSION.REPS))
                 .from(PRACTICE_SESSION)
-                .where(PRACTICE_SESSION.STUDENT_ID.in(students))
+                .where(among(PRACTICE_SESSION.STUDENT_ID, students))
                 .and(PRACTICE_SESSION.PRACTICE_DAY.ge(from))
                 .groupBy(PRACTICE_SESSION.STUDENT_ID, PRACTICE_SESSION.PRACTICE_DAY)
                 .forEach(row -> put(reps.done(), row.value1(), row.value2(), row.value3()));

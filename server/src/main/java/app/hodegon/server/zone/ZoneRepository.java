@@ -2,6 +2,7 @@ package app.hodegon.server.zone;
 
 import static app.hodegon.server.db.Tables.ACCOUNT;
 import static app.hodegon.server.db.Tables.STUDENT;
+import static app.hodegon.server.storage.Among.among;
 import static org.jooq.impl.DSL.coalesce;
 
 import app.hodegon.server.db.tables.Account;
@@ -56,7 +57,7 @@ class ZoneRepository {
     }
 
     Map<UUID, Optional<ZoneId>> ofStudents(Collection<UUID> students) {
-        return zones(STUDENT.ID.in(students))
+        return zones(among(STUDENT.ID, students))
                 .fetchMap(
                         row -> row.value1(),
                         row -> Optional.ofNullable(row.value2()).map(ZoneId::of));
