@@ -62,8 +62,7 @@ public record SchoolComparison(Reading reading, Kind kind, double beyond, boolea
             Reading reading, PressureSchool own, PressureSchool other, Repeatability repeatability) {
         Checkpoint at = reading.at().orElseThrow();
         double beyond = own.corridor(at).beyond(reading.value());
-        double noise =
-                Z95 * repeatability.sem(reading.measure(), reading.source()).orElse(0) / Math.sqrt(reading.swings());
+        double noise = Z95 * repeatability.sem(reading).orElse(0) / Math.sqrt(reading.swings());
         return new SchoolComparison(reading, kind(at, reading.value(), own, other), beyond, Math.abs(beyond) > noise);
     }
 

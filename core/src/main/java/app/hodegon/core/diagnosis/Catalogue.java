@@ -38,7 +38,7 @@ import java.util.Set;
 public final class Catalogue {
 
     /** Kept with every stored diagnosis, so that an old one can be read with the numbers it was made with. */
-    public static final String VERSION = "2";
+    public static final String VERSION = "3";
 
     /** Almost always, usually, often, sometimes: the chance that the fault alone shows or brings it. */
     private static final double A = 0.85;
@@ -117,6 +117,7 @@ public final class Catalogue {
                 .reads(above(TRAIL_SHARE, FINISH, 25), O, "It falls back to the {trail} foot")
                 .reads(below(HEAD_DRIFT, TOP, -4), O, "The head leans to the target going back")
                 .reads(above(LEAD_OUTER, TOP, 65), O, "The body leans out over the {lead} foot")
+                .reads(below(SHIFT_SPEED, 110), O, "An empty {trail} foot has nothing to send across")
                 .flies(FAT, O)
                 .flies(THIN, O)
                 .flies(TOPPED, S)
@@ -131,6 +132,7 @@ public final class Catalogue {
                 .reads(below(PEAK_TRAIL_SHARE, 55), A, "Every school loads the {trail} foot at some moment")
                 .reads(below(TRAIL_SHARE, TOP, 40), O, "No school has so little under the {trail} foot at the top")
                 .reads(below(SHOULDER_TURN, TOP, 75), O, "Who hangs over the {lead} side turns little")
+                .reads(below(SHIFT_SPEED, 110), O, "What never went back cannot come across fast")
                 .common(below(TRAIL_SHARE, IMPACT, 30), A, "It stays forward to the end, as sound swings do too")
                 .flies(LOW, U)
                 .flies(DEEP_DIVOT, O)

@@ -128,7 +128,7 @@ final class Clues {
 
     /** Uncertainty of a reading in its unit; of what nobody has a repeatability for, one unit. */
     static double error(Reading reading, Repeatability repeatability) {
-        return repeatability.sem(reading.measure(), reading.source()).orElse(1.0) / Math.sqrt(reading.swings());
+        return repeatability.sem(reading).orElse(1.0) / Math.sqrt(reading.swings());
     }
 
     private static void addBalls(List<Clue> clues, Showing.OfBalls showing, Tally shots) {

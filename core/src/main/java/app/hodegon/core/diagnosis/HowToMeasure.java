@@ -21,6 +21,7 @@ final class HowToMeasure {
     private static final Map<Measure, Guide> GUIDES = new EnumMap<>(Map.ofEntries(
             guide(Measure.TRAIL_SHARE, FACE_ON, "how much of the load is under the {trail} foot"),
             guide(Measure.PEAK_TRAIL_SHARE, FACE_ON, "the most the {trail} foot ever carries before impact"),
+            guide(Measure.SHIFT_SPEED, FACE_ON, "how fast the load comes over to the {lead} foot at its fastest"),
             guide(Measure.TRAIL_TOE, BEHIND_THE_HANDS, "how much of the {trail} foot's load is in its front half"),
             guide(Measure.LEAD_OUTER, BEHIND_THE_HANDS, "how much of the {lead} foot's load is on its outer half"),
             guide(Measure.HEAD_DRIFT, FACE_ON, "how far the head has gone from its place at address"),

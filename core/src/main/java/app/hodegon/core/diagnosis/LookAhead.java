@@ -55,6 +55,7 @@ final class LookAhead {
             Quantity.POSTURE, 6.0,
             Quantity.FOOT, 2.5,
             Quantity.TIME, 60.0,
+            Quantity.SHIFT, 60.0,
             Quantity.TEMPO, 1.0,
             Quantity.STANCE, 0.4,
             Quantity.REACH, 3.0));

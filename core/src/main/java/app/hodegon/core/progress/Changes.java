@@ -96,7 +96,7 @@ public final class Changes {
     }
 
     private Optional<Change> reading(Reading first, double confidence) {
-        if (repeatability.sem(first.measure(), first.source()).isEmpty()) return Optional.empty();
+        if (repeatability.sem(first).isEmpty()) return Optional.empty();
         return same(first).flatMap(second -> Aim.of(first, school).map(aim -> reading(first, second, aim, confidence)));
     }
 

@@ -75,7 +75,7 @@ public record Comparison(double difference, double low, double high, Verdict ver
 
     private static double sem(Repeatability repeatability, Reading reading) {
         return repeatability
-                .sem(reading.measure(), reading.source())
+                .sem(reading)
                 .orElseThrow(() -> new IllegalArgumentException(
                         "No repeatability is known for " + reading.measure().id() + " read as "
                                 + reading.source().id() + "; compare a list of values instead (kind \"sample\")."));

@@ -17,7 +17,7 @@ public record Estimate(double value, double low, double high) {
     /** The mean of some readings, ± 1.96·SEM/√swings; empty where no repeatability is known. */
     public static Optional<Estimate> of(Reading reading, Repeatability repeatability) {
         double root = Math.sqrt(reading.swings());
-        return repeatability.sem(reading.measure(), reading.source()).stream()
+        return repeatability.sem(reading).stream()
                 .mapToObj(sem -> new Estimate(
                         reading.value(), reading.value() - Z * sem / root, reading.value() + Z * sem / root))
                 .findFirst();

@@ -9,6 +9,7 @@ public enum Measure implements Identified {
     LEAD_OUTER("lead-outer", "{Lead} foot's load on its outer half", Quantity.SHARE, true),
     PEAK_TRAIL_SHARE("peak-trail-share", "Highest load under the {trail} foot before impact", Quantity.SHARE, false),
     RECENTRE_LEAD("recentre-lead", "Back through even before the {lead} arm is level", Quantity.TIME, false),
+    SHIFT_SPEED("shift-speed", "Fastest shift to the {lead} foot", Quantity.SHIFT, false),
     PELVIS_DRIFT("pelvis-drift", "Pelvis travel away from the target", Quantity.TRAVEL, true),
     HEAD_DRIFT("head-drift", "Head travel away from the target", Quantity.TRAVEL, true),
     HIP_TURN("hip-turn", "Hip turn", Quantity.TURN, true),

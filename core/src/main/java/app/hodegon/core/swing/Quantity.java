@@ -3,6 +3,7 @@ package app.hodegon.core.swing;
 /** Kinds of quantity that share a unit and a repeatability. */
 public enum Quantity implements Identified {
     SHARE("share", "Shares of the load", "%", 0, 100),
+    SHIFT("shift", "Speed of the shift", "%/s", 0, 3000),
     TRAVEL("travel", "Drift and thrust", "cm", -60, 60),
     TURN("turn", "Turns and lines", "°", -180, 180),
     POSTURE("posture", "Forward bend", "°", -60, 60),

@@ -3,6 +3,7 @@ package app.hodegon.core.swing;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 
 /**
@@ -11,10 +12,17 @@ import java.util.stream.Collectors;
  * @param at the checkpoint, empty for measures that have none
  * @param value in the measure's unit, within its quantity's range
  * @param swings how many swings the value averages, 1 to 200
+ * @param sem of one swing in the measure's unit, over 0, where these very swings told it; else the source's holds
  */
-public record Reading(Measure measure, Optional<Checkpoint> at, double value, Source source, int swings) {
+public record Reading(
+        Measure measure, Optional<Checkpoint> at, double value, Source source, int swings, OptionalDouble sem) {
+
+    public Reading(Measure measure, Optional<Checkpoint> at, double value, Source source, int swings) {
+        this(measure, at, value, source, swings, OptionalDouble.empty());
+    }
 
     public Reading {
+        if (sem.isPresent() && !(sem.getAsDouble() > 0)) throw new IllegalArgumentException("no reading is certain.");
         Objects.requireNonNull(measure);
         Objects.requireNonNull(at);
         Objects.requireNonNull(source);
@@ -46,7 +54,7 @@ public record Reading(Measure measure, Optional<Checkpoint> at, double value, So
     public Reading at(double other) {
         Quantity quantity = measure.quantity();
         double kept = Math.max(quantity.lowest(), Math.min(quantity.highest(), other));
-        return new Reading(measure, at, kept, source, swings);
+        return new Reading(measure, at, kept, source, swings, sem);
     }
 
     private static String plain(double number) {

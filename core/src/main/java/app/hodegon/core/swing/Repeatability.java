@@ -20,6 +20,7 @@ public final class Repeatability {
 
     public static final Repeatability ASSUMED = new Repeatability(Map.of(
             Quantity.SHARE, Map.of(FELT, 12.0, SEEN, 8.0, CLIP, 8.0, PLATE, 2.5),
+            Quantity.SHIFT, Map.of(PLATE, 30.0),
             Quantity.TRAVEL, Map.of(SEEN, 2.5, CLIP, 1.0),
             Quantity.TURN, Map.of(SEEN, 8.0, CLIP, 5.0),
             Quantity.POSTURE, Map.of(SEEN, 5.0, CLIP, 3.0),
@@ -63,6 +64,11 @@ public final class Repeatability {
     /** SEM of one reading, or empty where this source is not known to be able to read the quantity. */
     public OptionalDouble sem(Measure measure, Source source) {
         return sem(measure.quantity(), source);
+    }
+
+    /** SEM of one swing of a reading: its own where it has one. */
+    public OptionalDouble sem(Reading reading) {
+        return reading.sem().isPresent() ? reading.sem() : sem(reading.measure(), reading.source());
     }
 
     /** SEM of one reading of this kind of quantity. */

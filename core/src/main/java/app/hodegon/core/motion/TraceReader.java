@@ -1,0 +1,255 @@
+package app.hodegon.core.motion;
+
+import app.hodegon.core.motion.Trouble.Kind;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Measure;
+import java.util.ArrayList;
+import java.util.Collection;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.OptionalDouble;
+
+/**
+ * Reads the loads of one swing: its moments, as far as loads can tell them, and the measures at those that are known.
+ * From loads alone come address, trigger and finish; the others are only what a clip, an event or the coach says.
+ */
+public final class TraceReader {
+
+    /** What two cells of a plate, each loaded alike, may differ in; a working assumption, in points of a share. */
+    private static final double CALIBRATION = 1;
+
+    /** The same for the halves of one sole, whose edges never lie exactly on the cells' edges. */
+    private static final double CALIBRATION_OF_HALVES = 2;
+
+    /** Under this part of the whole load, %, what a foot's halves share is not worth a number. */
+    private static final double HARDLY_LOADED = 3;
+
+    /** Around a moment a foot's halves are fitted so far to each side, seconds; a foot that bears little, further. */
+    private static final double HALVES_REACH = 0.02;
+
+    private static final double REACH_OF_LITTLE = 0.1;
+
+    /** Under this part of the whole load, %, a foot bears little. */
+    private static final double LITTLE = 20;
+
+    /** At most so long before the fastest moment of the way down the highest trail share is looked for, seconds. */
+    private static final double LONGEST_SWING = 2.5;
+
+    private final Trace trace;
+    private final Signal share;
+    private final Signal.Fit[] shares;
+    private final double noise;
+    private final Map<Checkpoint, Moment> moments = new EnumMap<>(Checkpoint.class);
+    private final List<Measured> readings = new ArrayList<>();
+    private final List<Trouble> troubles;
+
+    private TraceReader(Trace trace) {
+        this.trace = trace;
+        this.share = trace.trailShare();
+        this.shares = share.fitted();
+        this.noise = share.noise();
+        this.troubles = Troubles.of(trace);
+    }
+
+    /**
+     * @param known moments from elsewhere, given or corrected, each at most once
+     * @throws IllegalArgumentException if a known moment lies outside the trace or they are not in the order of a swing
+     * @throws SeveralSwingsException if there is more than one swing in the trace
+     */
+    public static TraceReading read(Trace trace, Collection<Moment> known) {
+        return new TraceReader(trace).read(known);
+    }
+
+    private TraceReading read(Collection<Moment> known) {
+        check(known);
+        List<Double> waysDown = SwingFinder.waysDown(trace);
+        if (waysDown.size() > 1) throw new SeveralSwingsException(waysDown);
+        known.forEach(m -> moments.put(m.at(), m));
+        Optional<Double> wayDown =
+                moment(Checkpoint.IMPACT).or(() -> waysDown.stream().findFirst());
+        if (wayDown.isEmpty()) {
+            troubles.add(new Trouble(Kind.NO_SWING, "No way down is to be found in these loads."));
+        } else {
+            find(wayDown.get());
+            whole(wayDown.get());
+        }
+        for (Moment moment : moments.values()) at(moment);
+        return new TraceReading(List.copyOf(moments.values()), readings, troubles);
+    }
+
+    private void check(Collection<Moment> known) {
+        Map<Checkpoint, Moment> sorted = new EnumMap<>(Checkpoint.class);
+        for (Moment moment : known) {
+            if (moment.seconds() > trace.duration()) {
+                throw new IllegalArgumentException("%s lies after the last sample, which is at %.3f s."
+                        .formatted(moment.at().id(), trace.duration()));
+            }
+            sorted.put(moment.at(), moment);
+        }
+        Moment before = null;
+        for (Moment moment : sorted.values()) {
+            if (before != null && before.seconds() >= moment.seconds()) {
+                throw new IllegalArgumentException(
+                        moment.at().id() + " must come after " + before.at().id() + ".");
+            }
+            before = moment;
+        }
+    }
+
+    private Optional<Double> moment(Checkpoint at) {
+        return Optional.ofNullable(moments.get(at)).map(Moment::seconds);
+    }
+
+    /** Address, trigger and finish, where they are not known; each must keep the order of the known ones. */
+    private void find(double wayDown) {
+        Rest rest = new Rest(trace);
+        Optional<Double> before = rest.endsBefore(wayDown);
+        if (before.isEmpty() && !moments.containsKey(Checkpoint.ADDRESS)) {
+            troubles.add(new Trouble(Kind.NO_STILLNESS, "There is no rest before the swing: address is left open."));
+        }
+        before.ifPresent(at -> put(Checkpoint.ADDRESS, at, Rest.ADDRESS_UNCERTAINTY));
+        moment(Checkpoint.ADDRESS)
+                .flatMap(address ->
+                        rest.pressAfter(address, moment(Checkpoint.HIP_BACK).orElse(wayDown)))
+                .ifPresent(at -> put(Checkpoint.TRIGGER, at, Rest.TRIGGER_UNCERTAINTY));
+        Optional<Double> after = rest.beginsAfter(wayDown, moment(Checkpoint.IMPACT));
+        if (after.isEmpty() && !moments.containsKey(Checkpoint.FINISH)) {
+            troubles.add(new Trouble(Kind.CUT_SHORT, "The loads end before the finish is still: it is left open."));
+        }
+        after.ifPresent(at -> put(Checkpoint.FINISH, at, Rest.FINISH_UNCERTAINTY));
+        if (before.isPresent() && after.isPresent()) {
+            Signal total = trace.total();
+            double end = after.get();
+            Troubles.drift(
+                    total,
+                    total.mean(before.get() - Rest.LASTS, before.get()),
+                    total.mean(end, Math.min(trace.duration(), end + Rest.LASTS)),
+                    troubles);
+        }
+    }
+
+    private void put(Checkpoint at, double seconds, double uncertainty) {
+        if (moments.containsKey(at)) return;
+        boolean inOrder = moments.values().stream()
+                .allMatch(m -> m.at().compareTo(at) < 0 ? m.seconds() < seconds : m.seconds() > seconds);
+        if (inOrder) {
+            moments.put(at, new Moment(at, seconds, Origin.FOUND, Math.max(uncertainty, 500 / trace.rate())));
+        }
+    }
+
+    private void at(Moment moment) {
+        Signal.Fit fit = share.at(moment.seconds());
+        if (Double.isNaN(fit.value())) return;
+        add(Measure.TRAIL_SHARE, moment, fit.value(), CALIBRATION, noise * fit.gain(), fit.slope());
+        if (!trace.hasCells()) return;
+        half(moment, Foot.TRAIL, true, Measure.TRAIL_TOE);
+        half(moment, Foot.LEAD, true, Measure.LEAD_TOE);
+        half(moment, Foot.TRAIL, false, Measure.TRAIL_OUTER);
+        half(moment, Foot.LEAD, false, Measure.LEAD_OUTER);
+    }
+
+    private void half(Moment moment, Foot foot, boolean front, Measure measure) {
+        Signal of = trace.of(foot);
+        Signal part = trace.of(foot, front ? Cell::front : Cell::outer);
+        double all = trace.total().at(moment.seconds(), HALVES_REACH).value();
+        double bears = 100 * of.at(moment.seconds(), HALVES_REACH).value() / all;
+        if (!(bears > HARDLY_LOADED)) return;
+        double reach = bears < LITTLE ? REACH_OF_LITTLE : HALVES_REACH;
+        Signal.Fit whole = of.at(moment.seconds(), reach);
+        Signal.Fit half = part.at(moment.seconds(), reach);
+        double value = 100 * half.value() / whole.value();
+        double slope = 100 * (half.slope() - value / 100 * whole.slope()) / whole.value();
+        double scatter = 100 * Math.hypot(part.noise(), of.noise() / 2) / whole.value() * half.gain();
+        add(measure, moment, value, CALIBRATION_OF_HALVES, scatter, slope);
+    }
+
+    private void add(Measure measure, Moment moment, double value, double fixed, double scatter, double slope) {
+        double late = slope * moment.uncertainty() / 1000;
+        readings.add(new Measured(
+                measure,
+                Optional.of(moment.at()),
+                Math.max(0, Math.min(100, value)),
+                Math.sqrt(fixed * fixed + scatter * scatter + late * late)));
+    }
+
+    /** What belongs to the swing as a whole. */
+    private void whole(double wayDown) {
+        double begin = moment(Checkpoint.ADDRESS).orElse(Math.max(0, wayDown - LONGEST_SWING));
+        int peak = highest(begin, moment(Checkpoint.IMPACT).orElse(wayDown));
+        if (peak < 0) return;
+        readings.add(new Measured(
+                Measure.PEAK_TRAIL_SHARE,
+                Optional.empty(),
+                Math.min(100, shares[peak].value()),
+                Math.hypot(CALIBRATION, noise * shares[peak].gain())));
+        double end =
+                moment(Checkpoint.IMPACT).or(() -> moment(Checkpoint.FINISH)).orElse(trace.duration());
+        moment(Checkpoint.ARM_DOWN)
+                .ifPresent(armDown -> recentring(trace.time(peak), end, moments.get(Checkpoint.ARM_DOWN)));
+        shiftSpeed(moment(Checkpoint.TOP).orElse(trace.time(peak)), end);
+        duration(Measure.BACKSWING_TIME, Checkpoint.TRIGGER, Checkpoint.TOP);
+        duration(Measure.DOWNSWING_TIME, Checkpoint.TOP, Checkpoint.IMPACT);
+    }
+
+    private int highest(double from, double to) {
+        int best = -1;
+        for (int i = (int) Math.ceil(from * trace.rate()); i < shares.length && trace.time(i) < to; i++) {
+            if (!Double.isNaN(shares[i].value()) && (best < 0 || shares[i].value() > shares[best].value())) best = i;
+        }
+        return best;
+    }
+
+    /** Last fall through even between the highest share and the end; negative when it comes after the arm is level. */
+    private void recentring(double from, double to, Moment armDown) {
+        OptionalDouble even = OptionalDouble.empty();
+        double slope = 0;
+        for (int i = (int) Math.ceil(from * trace.rate()); i + 1 < shares.length && trace.time(i + 1) <= to; i++) {
+            double here = shares[i].value() - 50;
+            double next = shares[i + 1].value() - 50;
+            if (here > 0 && next <= 0) {
+                even = OptionalDouble.of(trace.time(i) + here / (here - next) / trace.rate());
+                slope = Math.abs(here - next) * trace.rate();
+            }
+        }
+        if (even.isEmpty()) return;
+        double crossing = 1000
+                * Math.hypot(CALIBRATION, noise * share.at(even.getAsDouble()).gain())
+                / slope;
+        readings.add(new Measured(
+                Measure.RECENTRE_LEAD,
+                Optional.empty(),
+                1000 * (armDown.seconds() - even.getAsDouble()),
+                Math.hypot(crossing, armDown.uncertainty())));
+    }
+
+    /** The steepest fall of the trail share on the way down. */
+    private void shiftSpeed(double from, double to) {
+        double fastest = 0;
+        double gain = 1;
+        for (int i = (int) Math.ceil(from * trace.rate()); i < shares.length && trace.time(i) <= to; i++) {
+            if (-shares[i].slope() > fastest) {
+                fastest = -shares[i].slope();
+                gain = shares[i].gain();
+            }
+        }
+        if (fastest == 0) return;
+        // A slope over the fit's reach of twice 16 ms: noise over that time, and the calibration in proportion.
+        double scatter = noise * gain / 0.016;
+        readings.add(new Measured(
+                Measure.SHIFT_SPEED,
+                Optional.empty(),
+                Math.min(Measure.SHIFT_SPEED.quantity().highest(), fastest),
+                Math.hypot(scatter, fastest * CALIBRATION / 50)));
+    }
+
+    private void duration(Measure measure, Checkpoint from, Checkpoint to) {
+        if (!moments.containsKey(from) || !moments.containsKey(to)) return;
+        readings.add(new Measured(
+                measure,
+                Optional.empty(),
+                1000 * (moments.get(to).seconds() - moments.get(from).seconds()),
+                Math.hypot(moments.get(from).uncertainty(), moments.get(to).uncertainty())));
+    }
+}
