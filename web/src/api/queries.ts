@@ -150,6 +150,20 @@ export const queries = {
       staleTime: 0,
       retry: false,
     }),
+  /** The swings of a lesson, and what the kept ones say together. */
+  swings: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "swings"],
+      queryFn: () => api.get<Wire["SwingsView"]>(`/api/lessons/${id}/swings`),
+    }),
+  /** A swing as drawn; its loads never change. */
+  curve: (swing: string) =>
+    queryOptions({
+      queryKey: ["swings", swing, "curve"],
+      queryFn: () => api.get<Wire["CurveView"]>(`/api/swings/${swing}/curve`),
+      staleTime: Infinity,
+    }),
+  plate: () => queryOptions({ queryKey: ["plate"], queryFn: () => api.get<Wire["PlateView"]>("/api/plate") }),
   feet: (id: string, against: string) =>
     queryOptions({
       queryKey: ["lessons", id, "feet", against],

@@ -227,6 +227,7 @@ export const LESSON: Lesson = {
     tries: {},
   },
   studentUnits: "metric",
+  measured: [],
   diagnosis: {
     faults: [
       {

@@ -5,6 +5,7 @@ import { queries } from "@/api/queries";
 import { Choice } from "@/ui/Choice";
 import { Failed } from "@/ui/Notice";
 import { AccountPanel } from "./AccountPanel";
+import { OwnPlate } from "./OwnPlate";
 import { Title } from "@/ui/Title";
 
 /** A coach's own account. */
@@ -22,6 +23,7 @@ export default function AccountPage() {
         </Link>
       </header>
       {account && <OwnUnits units={account.units} />}
+      <OwnPlate />
       <AccountPanel codes />
     </div>
   );

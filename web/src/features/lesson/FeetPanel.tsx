@@ -1,7 +1,7 @@
 import { keepPreviousData, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { queries } from "@/api/queries";
-import type { Catalogue, Hand, LessonEntry, MomentName } from "@/api/types";
+import type { Catalogue, Hand, Lesson, LessonEntry, MomentName } from "@/api/types";
 import { Choice } from "@/ui/Choice";
 import { shortDay } from "@/calendar/dates";
 import { deviationSaid } from "../feet/schools";
@@ -21,12 +21,15 @@ export function FeetPanel({
   lessonId,
   entry,
   saved,
+  measured,
   catalogue,
   hand,
 }: {
   lessonId: string;
   entry: LessonEntry;
   saved: boolean;
+  /** Readings from kept swings. */
+  measured: Lesson["measured"];
   catalogue: Catalogue;
   hand: Hand;
 }) {
@@ -41,18 +44,21 @@ export function FeetPanel({
     enabled: saved,
     placeholderData: keepPreviousData,
   });
+  // What was measured is shown before what was entered of the same.
+  const all = (of: MomentName): Reading[] => [
+    ...measured.filter((m) => m.stage === of).map((m) => m.reading),
+    ...entry[of].readings,
+  ];
   const earlier = feet.data?.earlier;
   const unders: { id: Under; label: string; readings: Reading[] }[] = [
     { id: "nothing", label: "Nothing", readings: [] },
-    ...(moment === "after"
-      ? [{ id: "before" as const, label: "Before", readings: entry.before.readings }]
-      : []),
+    ...(moment === "after" ? [{ id: "before" as const, label: "Before", readings: all("before") }] : []),
     ...(earlier
       ? [{ id: "earlier" as const, label: shortDay(earlier.heldOn), readings: earlier[moment].readings }]
       : []),
   ];
   const beneath = unders.find((u) => u.id === under) ?? unders[0]!;
-  const readings = entry[moment].readings;
+  const readings = all(moment);
   const of = (id: string, among: Reading[] = readings) =>
     among.find((r) => r.id === id && r.at === at)?.value;
   const shares = (among: Reading[]) =>

@@ -28,6 +28,7 @@ import { StartCheck } from "./StartCheck";
 import { TallyKeys } from "./TallyKeys";
 import { TriedPanel } from "./TriedPanel";
 import { ShotsPanel } from "../shots/ShotsPanel";
+import { PlateView } from "../plate/PlateView";
 import { useLessonEntry } from "./useLessonEntry";
 import { WhyPanel } from "./WhyPanel";
 import { Title } from "@/ui/Title";
@@ -35,6 +36,7 @@ import { Title } from "@/ui/Title";
 const VIEWS = [
   { id: "before", label: "Before" },
   { id: "since", label: "Since last time" },
+  { id: "plate", label: "Plate" },
   { id: "feet", label: "Feet" },
   { id: "why", label: "Why" },
   { id: "tried", label: "Tried" },
@@ -62,6 +64,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
   const [marked, setMarked] = useState<string>();
   const [keys, setKeys] = useState(false);
   const [find, setFind] = useState(false);
+  const [stage, setStage] = useState<MomentName>("before");
   const moment: MomentName = view === "after" ? "after" : "before";
   const signs = signsAt(catalogue, place);
   const current = signs.some((s) => s.id === marked) ? marked : signs[0]?.id;
@@ -84,7 +87,8 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
       }
     };
     const onKey = (event: KeyboardEvent) => {
-      if (belongsElsewhere(event)) return;
+      // Swings are decided on by keys of their own.
+      if (belongsElsewhere(event) || view === "plate") return;
       const ball = TALLY_KEYS[event.key];
       const digit = places[Number(event.key) - 1];
       if (ball && (view === "before" || view === "after" || view === "since")) {
@@ -129,7 +133,11 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
               key={v.id}
               type="button"
               aria-pressed={view === v.id}
-              onClick={() => show(v.id)}
+              onClick={() => {
+                // The swings that come now are of the balls last looked at.
+                if (v.id === "before" || v.id === "after") setStage(v.id);
+                show(v.id);
+              }}
               className="aria-pressed:border-ink hover:bg-tint min-h-11 border-b-3 border-transparent px-3 font-semibold"
             >
               {v.label}
@@ -151,8 +159,19 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         </div>
       </header>
 
+      {view === "plate" && (
+        <PlateView
+          saved={work.state === "saved"}
+          lesson={lesson}
+          entry={entry}
+          catalogue={catalogue}
+          stage={stage}
+          onStage={setStage}
+        />
+      )}
       {view === "feet" && (
         <FeetPanel
+          measured={lesson.measured}
           lessonId={lesson.id}
           entry={entry}
           saved={work.state === "saved"}
@@ -167,7 +186,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         </>
       )}
       <div
-        hidden={view === "feet" || view === "why"}
+        hidden={view === "feet" || view === "why" || view === "plate"}
         className="grid gap-6 md:grid-cols-[minmax(0,1fr)_17rem] lg:grid-cols-[minmax(0,1fr)_23rem] lg:gap-8"
       >
         <div className="grid content-start gap-5">

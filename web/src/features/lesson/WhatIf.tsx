@@ -20,7 +20,7 @@ export function WhatIf({
   catalogue: Catalogue;
 }) {
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
-  const all = pieces(entry, catalogue);
+  const all = pieces(lesson, entry, catalogue);
   const instead = useQuery({
     ...queries.whatIf(without(lesson, entry, off)),
     enabled: off.size > 0,

@@ -71,7 +71,7 @@ describe("switching evidence off", () => {
   };
 
   it("names everything that was entered", () => {
-    expect(pieces(entry, CATALOGUE).map((p) => p.label)).toEqual([
+    expect(pieces(LESSON, entry, CATALOGUE).map((p) => p.label)).toEqual([
       "Flight of the balls: 6 slice, 2 straight",
       "Hips hardly turn",
       "Not: Pelvis slides away",
@@ -80,7 +80,7 @@ describe("switching evidence off", () => {
   });
 
   it("asks without what is off, and with all of it again", () => {
-    const [flight, turn, , share] = pieces(entry, CATALOGUE).map((p) => p.key);
+    const [flight, turn, , share] = pieces(LESSON, entry, CATALOGUE).map((p) => p.key);
     const asked = without(LESSON, entry, new Set([flight!, turn!, share!]));
     expect(asked).toMatchObject({
       signs: { "pelvis-drifts-back": "no" },

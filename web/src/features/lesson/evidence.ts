@@ -12,8 +12,15 @@ const KINDS = [
 
 const readingKey = (r: Wire["ReadingEntry"]) => `${r.id}@${r.at ?? ""}/${r.source}`;
 
-/** Everything entered before the first cue, in the order of the page. */
-export function pieces(entry: LessonEntry, catalogue: Catalogue): Piece[] {
+/** What was read before the first cue: from kept swings, and as entered. */
+function readingsBefore(lesson: Lesson, entry: LessonEntry): Wire["ReadingEntry"][] {
+  const measured = lesson.measured.filter((m) => m.stage === "before").map((m) => m.reading);
+  const known = new Set(measured.map(readingKey));
+  return [...measured, ...entry.before.readings.filter((r) => !known.has(readingKey(r)))];
+}
+
+/** Everything known before the first cue, in the order of the page. */
+export function pieces(lesson: Lesson, entry: LessonEntry, catalogue: Catalogue): Piece[] {
   const where = (at?: string | null) => catalogue.checkpoints.find((c) => c.id === at)?.brief.toLowerCase();
   return [
     ...KINDS.filter((k) => total(entry.before.shots[k.id]) > 0).map((k) => ({
@@ -28,11 +35,11 @@ export function pieces(entry: LessonEntry, catalogue: Catalogue): Piece[] {
     ...catalogue.signs
       .filter((s) => entry.signs[s.id])
       .map((s) => ({ key: s.id, label: `${entry.signs[s.id] === "yes" ? "" : "Not: "}${s.label}` })),
-    ...entry.before.readings.map((r) => {
+    ...readingsBefore(lesson, entry).map((r) => {
       const measure = catalogue.measures.find((m) => m.id === r.id);
       return {
         key: readingKey(r),
-        label: `${measure?.label ?? r.id}${r.at ? `, ${where(r.at)}` : ""}: ${r.value} ${measure?.unit ?? ""} (${r.source})`,
+        label: `${measure?.label ?? r.id}${r.at ? `, ${where(r.at)}` : ""}: ${Number(r.value.toFixed(1))} ${measure?.unit ?? ""} (${r.source})`,
       };
     }),
   ];
@@ -48,7 +55,7 @@ export function without(
     handedness: lesson.handedness,
     approach: entry.approach,
     signs: Object.fromEntries(Object.entries(entry.signs).filter(([id]) => !off.has(id))),
-    measures: entry.before.readings.filter((r) => !off.has(readingKey(r))),
+    measures: readingsBefore(lesson, entry).filter((r) => !off.has(readingKey(r))),
     shots: Object.fromEntries(
       KINDS.map((k) => [k.id, off.has(k.id) ? {} : (entry.before.shots[k.id] ?? {})]),
     ) as Wire["ShotsEntry"],

@@ -2,6 +2,7 @@ package app.hodegon.server;
 
 import app.hodegon.server.http.Failure;
 import app.hodegon.server.operation.Operator;
+import app.hodegon.server.plate.StandIn;
 import app.hodegon.server.storage.DataFolder;
 import java.nio.file.Path;
 import java.time.Clock;
@@ -20,6 +21,9 @@ import org.springframework.scheduling.annotation.EnableScheduling;
 public class HodegonApplication {
 
     public static void main(String[] args) {
+        if (args.length > 0 && args[0].equals("plate")) {
+            System.exit(new StandIn(System.out, System.err).run(List.of(args).subList(1, args.length)));
+        }
         if (args.length > 0 && !args[0].startsWith("--")) {
             System.exit(new Operator(System.out, System.err).run(List.of(args)));
         }

@@ -3,6 +3,7 @@ package app.hodegon.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.io.IOException;
+import java.io.InputStream;
 import java.net.CookieManager;
 import java.net.CookiePolicy;
 import java.net.HttpCookie;
@@ -146,6 +147,21 @@ public final class Client {
 
     public Answer delete(String path) {
         return send("DELETE", path, null);
+    }
+
+    /** What a page listens to: read as it comes, and closed by the caller. */
+    public InputStream events(String path) {
+        try {
+            HttpResponse<InputStream> response = http.send(
+                    HttpRequest.newBuilder(base.resolve(path)).build(), HttpResponse.BodyHandlers.ofInputStream());
+            assertThat(response.statusCode()).isEqualTo(200);
+            return response.body();
+        } catch (IOException e) {
+            throw new java.io.UncheckedIOException(e);
+        } catch (InterruptedException e) {
+            Thread.currentThread().interrupt();
+            throw new IllegalStateException(e);
+        }
     }
 
     /** A file's text. */

@@ -22,6 +22,7 @@ class EveryEndpointTest {
     private static final Set<String> OPEN = Set.of(
             "/health",
             "/error",
+            "/plate/samples",
             "/api/session",
             "/api/first-coach",
             "/api/forgotten-password",

@@ -3,7 +3,7 @@ package app.hodegon.core.motion;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Reading;
-import app.hodegon.core.swing.Repeatability;
+import app.hodegon.core.swing.Reading.Scatter;
 import app.hodegon.core.swing.Source;
 import java.util.Collection;
 import java.util.LinkedHashMap;
@@ -41,17 +41,14 @@ public final class KeptSwings {
         /**
          * As a lesson's reading; empty for too few swings.
          *
-         * @param assumed what is assumed of the source
-         * @param own whether the student's own repeatability counts where it can be told, rather than what is assumed or
-         *     measured, whichever is larger
+         * @param own whether the student's own repeatability counts alone where it can be told
          */
-        public Optional<Reading> reading(Source source, Repeatability assumed, boolean own) {
+        public Optional<Reading> reading(Source source, boolean own) {
             if (swings < READING_FROM) return Optional.empty();
-            double usual = assumed.sem(measure, source).orElse(0);
-            OptionalDouble sem = own && own().isPresent()
-                    ? OptionalDouble.of(Math.max(uncertainty, own().getAsDouble()))
-                    : uncertainty > usual ? OptionalDouble.of(uncertainty) : OptionalDouble.empty();
-            return Optional.of(new Reading(measure, at, mean, source, Math.min(MOST, swings), sem));
+            Scatter scatter = own && own().isPresent()
+                    ? new Scatter(Math.max(uncertainty, own().getAsDouble()), true)
+                    : new Scatter(uncertainty, false);
+            return Optional.of(new Reading(measure, at, mean, source, Math.min(MOST, swings), Optional.of(scatter)));
         }
 
         /** The student's own repeatability of one swing, if there are swings enough to tell. */

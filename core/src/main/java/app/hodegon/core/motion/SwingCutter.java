@@ -14,7 +14,7 @@ public final class SwingCutter {
     private static final double REMEMBERED = 8;
 
     /** How often it is looked, seconds. */
-    private static final double LOOKS = 0.05;
+    private static final double LOOKS = 0.1;
 
     /** What is kept before address and after the finish, seconds. */
     private static final double BEFORE = 0.8;
@@ -24,6 +24,9 @@ public final class SwingCutter {
     /** Ways down nearer to the last swing's than this are still its own, seconds. */
     private static final double APART = 1.5;
 
+    /** Swings are looked for in about so many samples a second. */
+    private static final double COARSE = 150;
+
     /** A golfer at address has both feet on the plate: a foot bears at least this share, %. */
     private static final double BOTH_FEET = 15;
 
@@ -31,6 +34,12 @@ public final class SwingCutter {
     private final LoadUnit unit;
     private final boolean cells;
     private final double[][] memory;
+
+    /** Both feet's loads, several samples of a fast plate in one: enough to find a swing by. */
+    private final double[][] coarse;
+
+    private final int inOne;
+    private final double[] sum = new double[Foot.values().length];
     private long seen;
     private long lastEnd;
     private double lastWayDown = Double.NEGATIVE_INFINITY;
@@ -40,7 +49,10 @@ public final class SwingCutter {
         this.rate = rate;
         this.unit = unit;
         this.cells = cells;
-        this.memory = new double[cells ? Cell.values().length : Foot.values().length][(int) (REMEMBERED * rate)];
+        this.inOne = Math.max(1, (int) (rate / COARSE));
+        int samples = (int) (REMEMBERED * rate) / inOne * inOne;
+        this.memory = new double[cells ? Cell.values().length : Foot.values().length][samples];
+        this.coarse = new double[Foot.values().length][samples / inOne];
     }
 
     /**
@@ -62,16 +74,25 @@ public final class SwingCutter {
                     "a sample has " + memory.length + " loads, this one " + loads.length + ".");
         }
         int at = (int) (seen % memory[0].length);
-        for (int c = 0; c < loads.length; c++) memory[c][at] = loads[c];
+        for (int c = 0; c < loads.length; c++) {
+            memory[c][at] = loads[c];
+            sum[cells ? Cell.values()[c].foot().ordinal() : c] += loads[c];
+        }
         seen++;
-        int every = Math.max(1, (int) Math.round(LOOKS * rate));
-        return seen % every == 0 && seen >= Trace.SHORTEST ? look() : Optional.empty();
+        if (seen % inOne != 0) return Optional.empty();
+        for (int foot = 0; foot < sum.length; foot++) {
+            coarse[foot][at / inOne] = sum[foot] / inOne;
+            sum[foot] = 0;
+        }
+        int every = Math.max(1, (int) Math.round(LOOKS * rate / inOne)) * inOne;
+        return seen % every == 0 ? look() : Optional.empty();
     }
 
     private Optional<Cut> look() {
-        long first = Math.max(lastEnd, seen - memory[0].length);
+        long first = (Math.max(lastEnd, seen - memory[0].length) + inOne - 1) / inOne * inOne;
         if (seen - first < rate) return Optional.empty();
-        Trace trace = remembered(first, seen);
+        double slow = rate / inOne;
+        Trace trace = Trace.ofFeet(slow, unit, coarse(0, first), coarse(1, first));
         for (double wayDown : SwingFinder.waysDown(trace)) {
             if (first / rate + wayDown - lastWayDown < APART) continue;
             Rest rest = new Rest(trace);
@@ -86,6 +107,14 @@ public final class SwingCutter {
             return Optional.of(new Cut(from, remembered(from, to)));
         }
         return Optional.empty();
+    }
+
+    private double[] coarse(int foot, long first) {
+        double[] part = new double[(int) (seen - first) / inOne];
+        for (int i = 0; i < part.length; i++) {
+            part[i] = coarse[foot][(int) ((first / inOne + i) % coarse[foot].length)];
+        }
+        return part;
     }
 
     private static boolean bothFeet(Trace trace, double at) {

@@ -86,13 +86,18 @@ public final class Trace {
             Force of = cell.foot() == Foot.LEAD ? lead : trail;
             double[] load = new double[of.force().length];
             for (int i = 0; i < load.length; i++) {
-                double front = half(of.forward()[i]);
-                double outer = half(of.outward()[i]);
-                load[i] = of.force()[i] * (cell.front() ? front : 1 - front) * (cell.outer() ? outer : 1 - outer);
+                load[i] = quarter(cell, of.force()[i], of.forward()[i], of.outward()[i]);
             }
             cells.put(cell, load);
         }
         return ofCells(rate, unit, cells);
+    }
+
+    /** The part of one sample's force that a quarter bears, as in {@link #ofForces}. */
+    public static double quarter(Cell cell, double force, double forward, double outward) {
+        double front = half(forward);
+        double outer = half(outward);
+        return force * (cell.front() ? front : 1 - front) * (cell.outer() ? outer : 1 - outer);
     }
 
     private static double half(double place) {

@@ -3,7 +3,6 @@ package app.hodegon.core.swing;
 import java.util.List;
 import java.util.Objects;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.stream.Collectors;
 
 /**
@@ -12,17 +11,27 @@ import java.util.stream.Collectors;
  * @param at the checkpoint, empty for measures that have none
  * @param value in the measure's unit, within its quantity's range
  * @param swings how many swings the value averages, 1 to 200
- * @param sem of one swing in the measure's unit, over 0, where these very swings told it; else the source's holds
+ * @param scatter what these very swings told of their repeatability
  */
 public record Reading(
-        Measure measure, Optional<Checkpoint> at, double value, Source source, int swings, OptionalDouble sem) {
+        Measure measure, Optional<Checkpoint> at, double value, Source source, int swings, Optional<Scatter> scatter) {
+
+    /**
+     * @param sem of one swing in the measure's unit, over 0
+     * @param alone whether it counts alone; else the larger of it and what is assumed of the source
+     */
+    public record Scatter(double sem, boolean alone) {
+
+        public Scatter {
+            if (!(sem > 0)) throw new IllegalArgumentException("no reading is certain.");
+        }
+    }
 
     public Reading(Measure measure, Optional<Checkpoint> at, double value, Source source, int swings) {
-        this(measure, at, value, source, swings, OptionalDouble.empty());
+        this(measure, at, value, source, swings, Optional.empty());
     }
 
     public Reading {
-        if (sem.isPresent() && !(sem.getAsDouble() > 0)) throw new IllegalArgumentException("no reading is certain.");
         Objects.requireNonNull(measure);
         Objects.requireNonNull(at);
         Objects.requireNonNull(source);
@@ -54,7 +63,7 @@ public record Reading(
     public Reading at(double other) {
         Quantity quantity = measure.quantity();
         double kept = Math.max(quantity.lowest(), Math.min(quantity.highest(), other));
-        return new Reading(measure, at, kept, source, swings, sem);
+        return new Reading(measure, at, kept, source, swings, scatter);
     }
 
     private static String plain(double number) {

@@ -66,9 +66,12 @@ public final class Repeatability {
         return sem(measure.quantity(), source);
     }
 
-    /** SEM of one swing of a reading: its own where it has one. */
+    /** SEM of one swing of a reading, with what its own swings told of it. */
     public OptionalDouble sem(Reading reading) {
-        return reading.sem().isPresent() ? reading.sem() : sem(reading.measure(), reading.source());
+        OptionalDouble assumed = sem(reading.measure(), reading.source());
+        if (reading.scatter().isEmpty()) return assumed;
+        Reading.Scatter own = reading.scatter().get();
+        return OptionalDouble.of(own.alone() ? own.sem() : Math.max(own.sem(), assumed.orElse(0)));
     }
 
     /** SEM of one reading of this kind of quantity. */

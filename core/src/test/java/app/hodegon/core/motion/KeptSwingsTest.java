@@ -39,16 +39,15 @@ class KeptSwingsTest {
     @Test
     void threeSwingsMakeAReadingAndFiveTellTheirOwnRepeatability() {
         List<TraceReading> swings = swings(PressureSchool.CENTRED, Map.of(), 5);
-        assertThat(top(KeptSwings.of(swings.subList(0, 2))).reading(Source.PLATE, Repeatability.ASSUMED, true))
+        assertThat(top(KeptSwings.of(swings.subList(0, 2))).reading(Source.PLATE, true))
                 .isEmpty();
 
         Joint three = top(KeptSwings.of(swings.subList(0, 3)));
-        Reading reading =
-                three.reading(Source.PLATE, Repeatability.ASSUMED, true).orElseThrow();
+        Reading reading = three.reading(Source.PLATE, true).orElseThrow();
         assertThat(reading.swings()).isEqualTo(3);
-        assertThat(reading.sem())
+        assertThat(Repeatability.ASSUMED.sem(reading))
                 .as("what is assumed is larger than what was measured")
-                .isEmpty();
+                .hasValue(2.5);
         assertThat(three.own()).isEmpty();
 
         Joint five = top(KeptSwings.of(swings));
@@ -57,23 +56,20 @@ class KeptSwingsTest {
         double squares =
                 swings.stream().mapToDouble(s -> Math.pow(atTop(s) - mean, 2)).sum();
         assertThat(five.mean()).isCloseTo(mean, within(1e-9));
-        assertThat(five.own().orElseThrow()).isCloseTo(Math.sqrt(squares / 4), within(1e-9));
-        assertThat(five.reading(Source.PLATE, Repeatability.ASSUMED, true)
-                        .orElseThrow()
-                        .sem())
-                .isPresent();
-        assertThat(five.reading(Source.PLATE, Repeatability.ASSUMED, false)
-                        .orElseThrow()
-                        .sem())
-                .isEmpty();
+        double own = five.own().orElseThrow();
+        assertThat(own).isCloseTo(Math.sqrt(squares / 4), within(1e-9));
+        assertThat(Repeatability.ASSUMED
+                        .sem(five.reading(Source.PLATE, true).orElseThrow())
+                        .orElseThrow())
+                .isEqualTo(Math.max(own, five.uncertainty()));
+        assertThat(Repeatability.ASSUMED.sem(five.reading(Source.PLATE, false).orElseThrow()))
+                .hasValue(2.5);
     }
 
     @Test
     void aMeasuringWorseThanAssumedCountsInstead() {
         Joint shaky = new Joint(Measure.TRAIL_SHARE, Optional.of(Checkpoint.TOP), 60, 3, 12, OptionalDouble.of(1));
-        assertThat(shaky.reading(Source.PLATE, Repeatability.ASSUMED, false)
-                        .orElseThrow()
-                        .sem())
+        assertThat(Repeatability.ASSUMED.sem(shaky.reading(Source.PLATE, false).orElseThrow()))
                 .hasValue(12);
     }
 
@@ -93,7 +89,7 @@ class KeptSwingsTest {
 
     private static Diagnosis diagnosis(PressureSchool school, Map<Fault, Double> faults) {
         List<Reading> readings = KeptSwings.of(swings(school, faults, 4)).stream()
-                .flatMap(j -> j.reading(Source.PLATE, Repeatability.ASSUMED, false).stream())
+                .flatMap(j -> j.reading(Source.PLATE, false).stream())
                 .toList();
         return new Diagnostician(school, Handedness.RIGHT).diagnose(new Observations(Map.of(), readings, Tally.EMPTY));
     }

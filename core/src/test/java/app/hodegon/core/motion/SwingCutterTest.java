@@ -23,6 +23,7 @@ import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.Arguments;
 import org.junit.jupiter.params.provider.MethodSource;
+import org.junit.jupiter.params.provider.ValueSource;
 
 class SwingCutterTest {
 
@@ -30,6 +31,8 @@ class SwingCutterTest {
 
     /** After so much at the latest a swing is told, seconds after the golfer stands still in its finish. */
     private static final double TOLD_WITHIN = 1;
+
+    private static final int SWINGS = 4;
 
     private record Found(long told, SwingCutter.Cut cut) {}
 
@@ -54,7 +57,7 @@ class SwingCutterTest {
         List<Found> found = new ArrayList<>();
         List<Long> finishes = new ArrayList<>();
         long samples = 0;
-        for (int swing = 0; swing < 6; swing++) {
+        for (int swing = 0; swing < SWINGS; swing++) {
             if (random.nextBoolean()) stream.ask(Act.WAGGLE);
             if (random.nextInt(3) == 0) stream.ask(Act.FALSE_START);
             stream.ask(Act.SWING);
@@ -70,8 +73,8 @@ class SwingCutterTest {
             GolfSwing made = stream.swing();
             finishes.add(begun + Math.round((1 + made.seconds(Checkpoint.FINISH)) * RATE));
         }
-        assertThat(found).hasSize(6);
-        for (int i = 0; i < 6; i++) {
+        assertThat(found).hasSize(SWINGS);
+        for (int i = 0; i < SWINGS; i++) {
             assertThat((found.get(i).told() - finishes.get(i)) / RATE).isLessThan(TOLD_WITHIN);
             TraceReading read = TraceReader.read(found.get(i).cut().trace(), List.of());
             assertThat(read.moment(Checkpoint.ADDRESS)).as("%s", read.moments()).isPresent();
@@ -98,6 +101,19 @@ class SwingCutterTest {
         assertThat(TraceReader.read(cuts.get(0).trace(), List.of()).troubles())
                 .extracting(Trouble::kind)
                 .contains(Trouble.Kind.GAP);
+    }
+
+    @ParameterizedTest
+    @ValueSource(doubles = {50, 100, 333, 1000})
+    void theRateDoesNotMatter(double rate) {
+        Golfer golfer = new Golfer(Handedness.RIGHT, 175, PressureSchool.EARLY_RETURN, Map.of(), Pace.USUAL);
+        PlateStream stream = new PlateStream(golfer, new Plate(rate, 0.5, LoadUnit.NEWTON, 760), 3);
+        SwingCutter cutter = new SwingCutter(rate, LoadUnit.NEWTON, true);
+        for (int i = 0; i < 3; i++) stream.ask(Act.SWING);
+        List<SwingCutter.Cut> cuts = new ArrayList<>();
+        while (!stream.resting()) cutter.add(loads(stream)).ifPresent(cuts::add);
+        assertThat(cuts).hasSize(3);
+        assertThat(cuts.get(2).trace().rate()).isEqualTo(rate);
     }
 
     @Test

@@ -35,7 +35,8 @@ class SecurityConfig {
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens)
             throws Exception {
-        return http.csrf(csrf -> csrf.spa().csrfTokenRepository(tokens).ignoringRequestMatchers("/operator/*"))
+        return http.csrf(csrf ->
+                        csrf.spa().csrfTokenRepository(tokens).ignoringRequestMatchers("/operator/*", "/plate/*"))
                 .securityContext(c -> c.securityContextRepository(contexts))
                 .authorizeHttpRequests(requests -> requests.requestMatchers(
                                 "/api/session",

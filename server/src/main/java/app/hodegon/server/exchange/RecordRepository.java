@@ -49,6 +49,8 @@ class RecordRepository {
             LESSON_SHOT,
             LESSON_DECISION,
             LESSON_CHECK,
+            LESSON_MEASURED,
+            SWING,
             PROPOSAL_ANSWER,
             SHOT_FILE,
             SHOT,
@@ -65,14 +67,24 @@ class RecordRepository {
             SELF_CHECK);
 
     /** Files made before there were these have none of them. */
-    private static final Set<Table<?>> LATER = Set.of(LESSON_CHECK, ROUND_PLAYED, SELF_CHECK);
+    private static final Set<Table<?>> LATER = Set.of(LESSON_CHECK, LESSON_MEASURED, SWING, ROUND_PLAYED, SELF_CHECK);
 
     /** Of an installation, not of the student. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(
-            STUDENT.COACH_ID, STUDENT.ACCOUNT_ID, STUDENT.VERSION, LESSON.VERSION, LESSON.SAVES, LESSON.PLAN_VERSION);
+            STUDENT.COACH_ID,
+            STUDENT.ACCOUNT_ID,
+            STUDENT.VERSION,
+            LESSON.VERSION,
+            LESSON.SAVES,
+            LESSON.PLAN_VERSION,
+            LESSON.SWINGS_VERSION);
 
     private static final Set<Field<?>> DOCUMENTS = Set.of(
             LESSON.TRIES,
+            SWING.TOLD,
+            SWING.MOMENTS,
+            SWING.READINGS,
+            SWING.WARNINGS,
             LESSON_DECISION.DIAGNOSED,
             PROPOSAL_ANSWER.BECAUSE,
             PLAN_DOCUMENT.DOCUMENT,

@@ -1,7 +1,7 @@
 package app.hodegon.server.gate;
 
 import static app.hodegon.server.db.Tables.STUDENT_GATE;
-import static app.hodegon.server.storage.Among.among;
+import static app.hodegon.server.storage.AmongCondition.among;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;

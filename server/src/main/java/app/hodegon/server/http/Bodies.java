@@ -34,6 +34,9 @@ class Bodies implements Filter {
     private static final int MOST_OF_A_FILE = 6 * 1024 * KB;
     private static final int MOST_OF_A_RECORD = 40 * 1024 * KB;
 
+    /** Lines of JSON, not one. */
+    private static final String PLATE = "/plate/samples";
+
     private static final Duration LONGEST = Duration.ofSeconds(20);
     private static final Duration LONGEST_OF_A_FILE = Duration.ofMinutes(3);
 
@@ -84,7 +87,7 @@ class Bodies implements Filter {
 
     /** Why a body is not taken, as far as that is known before it comes. */
     private static Optional<Refusal> refusal(HttpServletRequest request, int most) {
-        if (!isJson(request.getContentType())) {
+        if (!isJson(request.getContentType()) && !request.getRequestURI().equals(PLATE)) {
             return Optional.of(
                     new Refusal(HttpStatus.UNSUPPORTED_MEDIA_TYPE, "A body must be JSON (application/json)."));
         }
@@ -109,6 +112,8 @@ class Bodies implements Filter {
     private static int most(HttpServletRequest request) {
         String path = request.getRequestURI();
         if (path.equals("/api/records")) return MOST_OF_A_RECORD;
+        if (path.equals(PLATE)) return MOST_OF_A_FILE;
+        if (path.equals("/api/traces/read") || path.equals("/api/tracks/read")) return MOST_OF_A_FILE;
         return path.startsWith("/api/lessons/") && path.contains("/shot-files") ? MOST_OF_A_FILE : MOST;
     }
 

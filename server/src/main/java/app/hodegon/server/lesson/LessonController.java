@@ -7,6 +7,7 @@ import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.diagnosis.DiagnosisView;
+import app.hodegon.server.diagnosis.ReadingEntry;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.Stale;
 import app.hodegon.server.lesson.LessonEntry.Moment;
@@ -60,6 +61,7 @@ class LessonController {
 
     /**
      * @param studentUnits in which the student reads; all else is said in the coach's
+     * @param measured readings from kept swings
      * @param diagnosis on what is entered now
      * @param focus what the coach decided; empty while undecided
      * @param version of what is entered, to be named when it is changed
@@ -73,11 +75,14 @@ class LessonController {
             @NotNull String studentUnits,
             @NotNull LocalDate heldOn,
             @NotNull LessonEntry entry,
+            @NotNull List<StageReading> measured,
             @NotNull DiagnosisView diagnosis,
             @NotNull List<String> focus,
             @NotNull String focusReason,
             @NotNull int version,
             @NotNull List<String> saves) {}
+
+    record StageReading(@NotNull String stage, @NotNull ReadingEntry reading) {}
 
     record Decision(
             @NotEmpty @Size(max = 2) List<@NotNull String> faults,
@@ -155,6 +160,10 @@ class LessonController {
                 student.units(),
                 lesson.heldOn(),
                 EntryView.of(lesson).entry(),
+                lesson.measured().entrySet().stream()
+                        .flatMap(e -> e.getValue().stream()
+                                .map(r -> new StageReading(e.getKey().id(), ReadingEntry.of(r))))
+                        .toList(),
                 DiagnosisView.of(lessons.diagnose(lesson, student, units.of(coach.id()))),
                 lesson.focus().stream().map(Fault::id).toList(),
                 lesson.focusReason(),
@@ -170,13 +179,13 @@ class LessonController {
 
         static EntryView of(StoredLesson lesson) {
             Map<String, String> signs = new LinkedHashMap<>();
-            lesson.before().signs().forEach((sign, yes) -> signs.put(sign.id(), yes ? "yes" : "no"));
+            lesson.enteredBefore().signs().forEach((sign, yes) -> signs.put(sign.id(), yes ? "yes" : "no"));
             return new EntryView(
                     new LessonEntry(
                             lesson.approach().ids(),
                             signs,
-                            Moment.of(lesson.before()),
-                            Moment.of(lesson.after()),
+                            Moment.of(lesson.enteredBefore()),
+                            Moment.of(lesson.enteredAfter()),
                             lesson.note(),
                             lesson.tries()),
                     lesson.version(),

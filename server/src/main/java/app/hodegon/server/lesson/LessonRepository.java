@@ -3,11 +3,12 @@ package app.hodegon.server.lesson;
 import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.LESSON_ANSWER;
 import static app.hodegon.server.db.Tables.LESSON_DECISION;
+import static app.hodegon.server.db.Tables.LESSON_MEASURED;
 import static app.hodegon.server.db.Tables.LESSON_READING;
 import static app.hodegon.server.db.Tables.LESSON_SHOT;
 import static app.hodegon.server.db.Tables.LESSON_SIGN;
 import static app.hodegon.server.db.Tables.SHOT_FILE;
-import static app.hodegon.server.storage.Among.among;
+import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.impl.DSL.exists;
 import static org.jooq.impl.DSL.noCondition;
 import static org.jooq.impl.DSL.partitionBy;
@@ -21,6 +22,8 @@ import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.motion.KeptSwings;
+import app.hodegon.core.motion.KeptSwings.Joint;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Identified;
@@ -30,6 +33,7 @@ import app.hodegon.core.swing.Source;
 import app.hodegon.core.swing.Tally;
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.LessonAnswerRecord;
+import app.hodegon.server.db.tables.records.LessonMeasuredRecord;
 import app.hodegon.server.db.tables.records.LessonReadingRecord;
 import app.hodegon.server.db.tables.records.LessonRecord;
 import app.hodegon.server.db.tables.records.LessonShotRecord;
@@ -46,6 +50,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
@@ -128,7 +133,12 @@ class LessonRepository {
      * first.
      */
     List<Lessons.Head> lastMeasured(Collection<UUID> students, LocalDate since, int each) {
-        return db.select(LESSON.ID, LESSON.STUDENT_ID, LESSON.VERSION, LESSON.FOCUS.convertFrom(List::of))
+        return db.select(
+                        LESSON.ID,
+                        LESSON.STUDENT_ID,
+                        LESSON.VERSION,
+                        LESSON.SWINGS_VERSION,
+                        LESSON.FOCUS.convertFrom(List::of))
                 .from(LESSON)
                 .where(among(LESSON.STUDENT_ID, students))
                 .and(LESSON.HELD_ON.ge(since))
@@ -151,6 +161,11 @@ class LessonRepository {
                         .from(LESSON_READING)
                         .where(LESSON_READING.LESSON_ID.eq(LESSON.ID))
                         .and(LESSON_READING.STAGE.eq(Stage.BEFORE.id()))))
+                .or(exists(selectOne()
+                        .from(LESSON_MEASURED)
+                        .where(LESSON_MEASURED.LESSON_ID.eq(LESSON.ID))
+                        .and(LESSON_MEASURED.STAGE.eq(Stage.BEFORE.id()))
+                        .and(LESSON_MEASURED.SWINGS.ge((short) KeptSwings.READING_FROM))))
                 .or(exists(selectOne()
                         .from(LESSON_SHOT)
                         .where(LESSON_SHOT.LESSON_ID.eq(LESSON.ID))
@@ -186,6 +201,10 @@ class LessonRepository {
                 .where(among(LESSON_READING.LESSON_ID, ids))
                 .orderBy(LESSON_READING.STAGE, LESSON_READING.ORDINAL)
                 .fetchGroups(LESSON_READING.LESSON_ID);
+        var measured = db.selectFrom(LESSON_MEASURED)
+                .where(among(LESSON_MEASURED.LESSON_ID, ids))
+                .orderBy(LESSON_MEASURED.ORDINAL)
+                .fetchGroups(LESSON_MEASURED.LESSON_ID);
         var shots = db.selectFrom(LESSON_SHOT)
                 .where(among(LESSON_SHOT.LESSON_ID, ids))
                 .fetchGroups(LESSON_SHOT.LESSON_ID);
@@ -195,6 +214,7 @@ class LessonRepository {
                         answers.getOrDefault(row.getId(), db.newResult(LESSON_ANSWER)),
                         signs.getOrDefault(row.getId(), db.newResult(LESSON_SIGN)),
                         readings.getOrDefault(row.getId(), db.newResult(LESSON_READING)),
+                        measured.getOrDefault(row.getId(), db.newResult(LESSON_MEASURED)),
                         shots.getOrDefault(row.getId(), db.newResult(LESSON_SHOT))))
                 .toList();
     }
@@ -204,6 +224,7 @@ class LessonRepository {
             Result<LessonAnswerRecord> answers,
             Result<LessonSignRecord> signs,
             Result<LessonReadingRecord> readings,
+            Result<LessonMeasuredRecord> measured,
             Result<LessonShotRecord> shots) {
         return new StoredLesson(
                 row.getId(),
@@ -215,6 +236,7 @@ class LessonRepository {
                         readings(readings, Stage.BEFORE),
                         tally(shots, Stage.BEFORE)),
                 new Observations(Map.of(), readings(readings, Stage.AFTER), tally(shots, Stage.AFTER)),
+                measured(measured, row.getOwnSpread()),
                 row.getNote(),
                 json.readValue(row.getTries(), TRIES),
                 Arrays.stream(row.getFocus())
@@ -242,6 +264,25 @@ class LessonRepository {
                         Identified.of(Source.class, r.getSource()),
                         r.getSwings()))
                 .toList();
+    }
+
+    /** The readings that kept swings make, by moment; none of a moment that has none. */
+    private static Map<Stage, List<Reading>> measured(Result<LessonMeasuredRecord> rows, boolean ownSpread) {
+        Map<Stage, List<Reading>> measured = new EnumMap<>(Stage.class);
+        for (LessonMeasuredRecord row : rows) {
+            new Joint(
+                            Identified.of(Measure.class, row.getMeasure()),
+                            Optional.ofNullable(row.getCheckpoint()).map(at -> Identified.of(Checkpoint.class, at)),
+                            row.getMeanValue(),
+                            row.getSwings(),
+                            row.getUncertainty(),
+                            row.getSpread() == null ? OptionalDouble.empty() : OptionalDouble.of(row.getSpread()))
+                    .reading(Source.PLATE, ownSpread)
+                    .ifPresent(reading -> measured.computeIfAbsent(
+                                    Identified.of(Stage.class, row.getStage()), s -> new ArrayList<>())
+                            .add(reading));
+        }
+        return measured;
     }
 
     private static Tally tally(Result<LessonShotRecord> rows, Stage stage) {

@@ -119,11 +119,11 @@ public class Lessons {
     }
 
     /**
-     * A lesson as it stood: every save raises its version.
+     * A lesson as it stood: every save raises its version, every change of its swings theirs.
      *
      * @param focus ids of what was chosen to work on, which is no save
      */
-    public record Head(UUID id, UUID studentId, int version, List<String> focus) {}
+    public record Head(UUID id, UUID studentId, int version, int swingsVersion, List<String> focus) {}
 
     /**
      * The last lessons since that day of each of these students in which something was seen or measured before it, latest

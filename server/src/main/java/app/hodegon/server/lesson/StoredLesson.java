@@ -4,17 +4,20 @@ import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.practice.Tried;
+import app.hodegon.core.swing.Reading;
 import java.time.LocalDate;
 import java.util.Comparator;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 
 /**
  * A lesson as stored.
  *
- * @param before signs, readings and balls of the first moment
- * @param after readings and balls of the last
+ * @param enteredBefore signs, readings and balls of the first moment, as the coach entered them
+ * @param enteredAfter readings and balls of the last
+ * @param measured readings from kept swings by moment
  * @param tries stages by their names
  * @param focus what the coach chose; empty while undecided
  * @param version how often what is entered was changed
@@ -26,8 +29,9 @@ public record StoredLesson(
         UUID studentId,
         LocalDate heldOn,
         Approach approach,
-        Observations before,
-        Observations after,
+        Observations enteredBefore,
+        Observations enteredAfter,
+        Map<Stage, List<Reading>> measured,
         String note,
         Map<String, TryEntry> tries,
         List<Fault> focus,
@@ -35,6 +39,26 @@ public record StoredLesson(
         int version,
         int planVersion,
         List<String> saves) {
+
+    /** All that is known of the first moment: what was measured counts before what was entered of the same. */
+    public Observations before() {
+        return with(enteredBefore, Stage.BEFORE);
+    }
+
+    public Observations after() {
+        return with(enteredAfter, Stage.AFTER);
+    }
+
+    private Observations with(Observations entered, Stage stage) {
+        List<Reading> own = measured.getOrDefault(stage, List.of());
+        if (own.isEmpty()) return entered;
+        Stream<Reading> others = entered.readings().stream()
+                .filter(e -> own.stream()
+                        .noneMatch(
+                                m -> m.measure() == e.measure() && m.at().equals(e.at()) && m.source() == e.source()));
+        return new Observations(
+                entered.signs(), Stream.concat(own.stream(), others).toList(), entered.shots());
+    }
 
     /** What was tried between the first balls and the last, in order. */
     public List<Tried> tried() {

@@ -6,7 +6,7 @@ import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.PLAN_DOCUMENT;
 import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static app.hodegon.server.storage.Among.among;
+import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.Records.mapping;
 
 import app.hodegon.core.practice.Attention.Printed;

@@ -7,7 +7,7 @@ import static app.hodegon.server.db.Tables.PRACTICE_BLOCK;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static app.hodegon.server.storage.Among.among;
+import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.impl.DSL.length;
 import static org.jooq.impl.DSL.min;
 

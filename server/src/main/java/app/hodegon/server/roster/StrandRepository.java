@@ -4,7 +4,7 @@ import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static app.hodegon.server.storage.Among.among;
+import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.impl.DSL.max;
 import static org.jooq.impl.DSL.sum;
 

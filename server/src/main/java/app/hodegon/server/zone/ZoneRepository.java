@@ -2,7 +2,7 @@ package app.hodegon.server.zone;
 
 import static app.hodegon.server.db.Tables.ACCOUNT;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static app.hodegon.server.storage.Among.among;
+import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.impl.DSL.coalesce;
 
 import app.hodegon.server.db.tables.Account;

@@ -5,8 +5,11 @@ import app.hodegon.core.swing.Checkpoint;
 import java.util.ArrayDeque;
 import java.util.Deque;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
+import java.util.Set;
 
 /** A plate with a golfer standing on it, sample after sample: at rest until asked for something. */
 public final class PlateStream {
@@ -27,6 +30,8 @@ public final class PlateStream {
     private static final double STILL_BEFORE = 1;
     private static final double STILL_AFTER = 0.8;
     private static final double WAY_HOME = 1.8;
+
+    private static final Set<Checkpoint> TOLD_BY_A_SENSOR = EnumSet.range(Checkpoint.HIP_BACK, Checkpoint.IMPACT);
 
     private final Golfer golfer;
     private final Plate plate;
@@ -60,6 +65,15 @@ public final class PlateStream {
     /** The swing that is being made, or was made last. */
     public GolfSwing swing() {
         return swing;
+    }
+
+    /** What the last sample passed of a swing, as a sensor on the lead arm would tell it. */
+    public Optional<Checkpoint> passed() {
+        if (act != Act.SWING) return Optional.empty();
+        double now = (sample - 1) / plate.rate() - STILL_BEFORE;
+        return TOLD_BY_A_SENSOR.stream()
+                .filter(at -> swing.seconds(at) <= now && swing.seconds(at) > now - 1 / plate.rate())
+                .findFirst();
     }
 
     /** The eight loads of the next sample. */

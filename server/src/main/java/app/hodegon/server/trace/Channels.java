@@ -1,0 +1,72 @@
+package app.hodegon.server.trace;
+
+import app.hodegon.core.motion.Cell;
+import app.hodegon.core.motion.Foot;
+import app.hodegon.core.motion.LoadUnit;
+import app.hodegon.core.motion.Trace;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.http.Invalid;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Set;
+
+/** Channels as they are called outside, by left and right; inside it is lead and trail. */
+final class Channels {
+
+    static final List<String> FEET = List.of("left", "right");
+
+    /** No plate bears more, in any unit. */
+    private static final double HEAVIEST = 100_000;
+
+    private Channels() {}
+
+    /** Names of the eight quarters, in the order of {@link Cell} for this hand. */
+    static List<String> cells(Handedness hand) {
+        List<String> names = new ArrayList<>();
+        for (Cell cell : Cell.values()) names.add(cell.channel(hand));
+        return names;
+    }
+
+    /** Names of the two feet, lead first. */
+    static List<String> feet(Handedness hand) {
+        return hand == Handedness.RIGHT ? FEET : List.of(FEET.get(1), FEET.get(0));
+    }
+
+    static Trace trace(Handedness hand, double rate, String unit, Map<String, List<Double>> channels) {
+        LoadUnit of = Invalid.in("unit", () -> Identified.of(LoadUnit.class, unit));
+        if (channels.keySet().equals(Set.copyOf(FEET))) {
+            List<String> names = feet(hand);
+            return Invalid.in(
+                    "channels",
+                    () -> Trace.ofFeet(rate, of, loads(channels, names.get(0)), loads(channels, names.get(1))));
+        }
+        List<String> names = cells(hand);
+        if (!channels.keySet().equals(Set.copyOf(names))) {
+            throw new Invalid("channels", "Give left and right, or all eight of " + String.join(", ", names) + ".");
+        }
+        Map<Cell, double[]> cells = new EnumMap<>(Cell.class);
+        for (Cell cell : Cell.values()) cells.put(cell, loads(channels, names.get(cell.ordinal())));
+        return Invalid.in("channels", () -> Trace.ofCells(rate, of, cells));
+    }
+
+    private static double[] loads(Map<String, List<Double>> channels, String name) {
+        return channels.get(name).stream().mapToDouble(v -> load(name, v)).toArray();
+    }
+
+    /** NaN for a lost sample. */
+    static double load(String name, Double value) {
+        if (value == null) return Double.NaN;
+        // A plate's zero may lie a little below.
+        if (!(Math.abs(value) <= HEAVIEST)) {
+            throw new Invalid("channels." + name, "A load must be a number of at most 100,000.");
+        }
+        return Math.max(0, value);
+    }
+
+    static String of(Foot foot, Handedness hand) {
+        return feet(hand).get(foot == Foot.LEAD ? 0 : 1);
+    }
+}

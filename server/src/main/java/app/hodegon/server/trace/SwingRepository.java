@@ -1,0 +1,208 @@
+package app.hodegon.server.trace;
+
+import static app.hodegon.server.db.Tables.LESSON;
+import static app.hodegon.server.db.Tables.LESSON_MEASURED;
+import static app.hodegon.server.db.Tables.SWING;
+import static org.jooq.impl.DSL.coalesce;
+import static org.jooq.impl.DSL.inline;
+import static org.jooq.impl.DSL.max;
+
+import app.hodegon.core.motion.KeptSwings.Joint;
+import app.hodegon.core.motion.PackedTrace;
+import app.hodegon.core.motion.Trace;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.server.db.tables.records.LessonMeasuredRecord;
+import app.hodegon.server.db.tables.records.SwingRecord;
+import app.hodegon.server.lesson.Stage;
+import app.hodegon.server.trace.SwingsView.SwingView;
+import app.hodegon.server.trace.TraceView.MeasuredView;
+import app.hodegon.server.trace.TraceView.SwingMomentView;
+import app.hodegon.server.trace.TraceView.WarningView;
+import java.time.Clock;
+import java.time.OffsetDateTime;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import java.util.stream.Collectors;
+import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.springframework.stereotype.Repository;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+@Repository
+class SwingRepository {
+
+    private static final TypeReference<List<SwingMomentView>> MOMENTS = new TypeReference<>() {};
+    private static final TypeReference<List<MeasuredView>> READINGS = new TypeReference<>() {};
+    private static final TypeReference<List<WarningView>> WARNINGS = new TypeReference<>() {};
+
+    private static final int THROWN_KEPT_DAYS = 1;
+
+    /** All but the loads, which a list does not need. */
+    private static final List<Field<?>> WITHOUT_LOADS =
+            Arrays.stream(SWING.fields()).filter(f -> !f.equals(SWING.LOADS)).toList();
+
+    private final DSLContext db;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    SwingRepository(DSLContext db, Clock clock, JsonMapper json) {
+        this.db = db;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    UUID add(
+            UUID lesson,
+            Stage stage,
+            String state,
+            String device,
+            Trace trace,
+            List<Integer> spark,
+            List<SwingMomentView> told,
+            TraceView read) {
+        OffsetDateTime now = OffsetDateTime.now(clock);
+        db.deleteFrom(SWING)
+                .where(SWING.LESSON_ID.eq(lesson))
+                .and(SWING.STATE.eq("thrown"))
+                .and(SWING.HEARD_AT.lt(now.minusDays(THROWN_KEPT_DAYS)))
+                .execute();
+        int number = db.select(coalesce(max(SWING.NUMBER), inline(0)))
+                        .from(SWING)
+                        .where(SWING.LESSON_ID.eq(lesson))
+                        .fetchSingle()
+                        .value1()
+                + 1;
+        UUID id = UUID.randomUUID();
+        db.executeInsert(new SwingRecord(
+                id,
+                lesson,
+                stage.id(),
+                number,
+                state,
+                now,
+                device,
+                trace.rate(),
+                trace.duration(),
+                Base64.getEncoder().encodeToString(PackedTrace.pack(trace)),
+                json.writeValueAsString(told),
+                json.writeValueAsString(read.moments()),
+                json.writeValueAsString(read.readings()),
+                json.writeValueAsString(read.warnings()),
+                spark.stream().map(String::valueOf).collect(Collectors.joining(","))));
+        return id;
+    }
+
+    int count(UUID lesson) {
+        return db.fetchCount(SWING, SWING.LESSON_ID.eq(lesson));
+    }
+
+    /** In the order heard. */
+    List<SwingView> ofLesson(UUID lesson) {
+        return db.select(WITHOUT_LOADS)
+                .from(SWING)
+                .where(SWING.LESSON_ID.eq(lesson))
+                .orderBy(SWING.NUMBER)
+                .fetch(row -> view(row.into(SWING)));
+    }
+
+    private SwingView view(SwingRecord row) {
+        return new SwingView(
+                row.getId(),
+                row.getNumber(),
+                row.getStage(),
+                row.getState(),
+                row.getHeardAt(),
+                row.getDevice(),
+                row.getRate(),
+                row.getSeconds(),
+                json.readValue(row.getMoments(), MOMENTS),
+                json.readValue(row.getReadings(), READINGS),
+                json.readValue(row.getWarnings(), WARNINGS),
+                Arrays.stream(row.getSpark().split(",")).map(Integer::valueOf).toList());
+    }
+
+    /** A swing's lesson, loads and what was told of it from elsewhere. */
+    record Stored(UUID lesson, Trace trace, List<SwingMomentView> told) {}
+
+    Optional<Stored> byId(UUID id) {
+        return db.select(SWING.LESSON_ID, SWING.LOADS, SWING.TOLD)
+                .from(SWING)
+                .where(SWING.ID.eq(id))
+                .fetchOptional(row -> new Stored(
+                        row.value1(),
+                        PackedTrace.unpack(Base64.getDecoder().decode(row.value2())),
+                        json.readValue(row.value3(), MOMENTS)));
+    }
+
+    Optional<UUID> lessonOf(UUID id) {
+        return db.select(SWING.LESSON_ID).from(SWING).where(SWING.ID.eq(id)).fetchOptional(SWING.LESSON_ID);
+    }
+
+    void decide(UUID id, String state, String stage) {
+        db.update(SWING)
+                .set(SWING.STATE, state)
+                .set(SWING.STAGE, stage)
+                .where(SWING.ID.eq(id))
+                .execute();
+    }
+
+    void tell(UUID id, List<SwingMomentView> told, TraceView read) {
+        db.update(SWING)
+                .set(SWING.TOLD, json.writeValueAsString(told))
+                .set(SWING.MOMENTS, json.writeValueAsString(read.moments()))
+                .set(SWING.READINGS, json.writeValueAsString(read.readings()))
+                .set(SWING.WARNINGS, json.writeValueAsString(read.warnings()))
+                .where(SWING.ID.eq(id))
+                .execute();
+    }
+
+    /** Replaces what a lesson's kept swings say together. */
+    void measured(UUID lesson, Map<Stage, List<Joint>> joints) {
+        db.deleteFrom(LESSON_MEASURED)
+                .where(LESSON_MEASURED.LESSON_ID.eq(lesson))
+                .execute();
+        List<LessonMeasuredRecord> rows = new ArrayList<>();
+        joints.forEach((stage, all) -> {
+            for (int i = 0; i < all.size(); i++) rows.add(row(lesson, stage, i, all.get(i)));
+        });
+        db.batchInsert(rows).execute();
+        db.update(LESSON)
+                .set(LESSON.SWINGS_VERSION, LESSON.SWINGS_VERSION.plus(1))
+                .where(LESSON.ID.eq(lesson))
+                .execute();
+    }
+
+    private static LessonMeasuredRecord row(UUID lesson, Stage stage, int ordinal, Joint joint) {
+        return new LessonMeasuredRecord(
+                lesson,
+                stage.id(),
+                (short) ordinal,
+                joint.measure().id(),
+                joint.at().map(Checkpoint::id).orElse(null),
+                joint.mean(),
+                (short) joint.swings(),
+                joint.uncertainty(),
+                joint.spread().isPresent() ? joint.spread().getAsDouble() : null);
+    }
+
+    boolean ownSpread(UUID lesson) {
+        return db.select(LESSON.OWN_SPREAD)
+                .from(LESSON)
+                .where(LESSON.ID.eq(lesson))
+                .fetchSingle(LESSON.OWN_SPREAD);
+    }
+
+    void ownSpread(UUID lesson, boolean own) {
+        db.update(LESSON)
+                .set(LESSON.OWN_SPREAD, own)
+                .set(LESSON.SWINGS_VERSION, LESSON.SWINGS_VERSION.plus(1))
+                .where(LESSON.ID.eq(lesson))
+                .execute();
+    }
+}

@@ -1,0 +1,228 @@
+package app.hodegon.server.trace;
+
+import app.hodegon.core.motion.KeptSwings;
+import app.hodegon.core.motion.KeptSwings.Joint;
+import app.hodegon.core.motion.Moment;
+import app.hodegon.core.motion.Origin;
+import app.hodegon.core.motion.SeveralSwingsException;
+import app.hodegon.core.motion.Trace;
+import app.hodegon.core.motion.TraceCurve;
+import app.hodegon.core.motion.TraceReader;
+import app.hodegon.core.motion.TraceReading;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Repeatability;
+import app.hodegon.core.swing.Source;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.approach.Approaches;
+import app.hodegon.server.http.Conflict;
+import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.NotFound;
+import app.hodegon.server.lesson.Lessons;
+import app.hodegon.server.lesson.Stage;
+import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.student.Students;
+import app.hodegon.server.trace.SwingsView.CurveView;
+import app.hodegon.server.trace.SwingsView.HalvesView;
+import app.hodegon.server.trace.SwingsView.JointView;
+import app.hodegon.server.trace.SwingsView.SwingView;
+import app.hodegon.server.trace.TraceView.SwingMomentView;
+import java.util.ArrayList;
+import java.util.Arrays;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
+import org.springframework.stereotype.Service;
+import org.springframework.transaction.annotation.Transactional;
+
+/** The swings of lessons: heard, kept or thrown away, and read again when a moment is moved. */
+@Service
+public class Swings {
+
+    /** What can be done with a swing; to take it back is to say the earlier one again. */
+    private static final List<String> STATES = List.of("heard", "kept", "thrown");
+
+    /** A lesson hears no more than this. */
+    private static final int MOST = 1000;
+
+    private static final double CURVE_PER_SECOND = 100;
+    private static final int SPARK_POINTS = 48;
+
+    /** What the coach sets by hand is good to so many ms. */
+    private static final double BY_HAND = 10;
+
+    private final SwingRepository swings;
+    private final Lessons lessons;
+    private final Students students;
+    private final Approaches approaches;
+    private final ApplicationEventPublisher events;
+
+    Swings(
+            SwingRepository swings,
+            Lessons lessons,
+            Students students,
+            Approaches approaches,
+            ApplicationEventPublisher events) {
+        this.swings = swings;
+        this.lessons = lessons;
+        this.students = students;
+        this.approaches = approaches;
+        this.events = events;
+    }
+
+    /** Something about a lesson's swings is another than it was. */
+    public record SwingsChanged(UUID lesson) {}
+
+    /** Stores a swing that was just heard; the caller has made sure that the lesson may be changed. */
+    @Transactional
+    public void heard(UUID lessonId, Stage stage, String device, Trace trace, List<Moment> told) {
+        if (swings.count(lessonId) >= MOST) throw new Conflict("This lesson has all the swings it can hold.");
+        TraceReading read = read(trace, told);
+        swings.add(
+                lessonId,
+                stage,
+                "heard",
+                device,
+                trace,
+                spark(trace),
+                told.stream().map(SwingMomentView::of).toList(),
+                TraceView.of(read, hand(lessons.byId(lessonId))));
+        events.publishEvent(new SwingsChanged(lessonId));
+    }
+
+    private static TraceReading read(Trace trace, List<Moment> told) {
+        try {
+            return Invalid.in("moments", () -> TraceReader.read(trace, told));
+        } catch (SeveralSwingsException several) {
+            throw new Invalid("moments", several.getMessage());
+        }
+    }
+
+    private static List<Integer> spark(Trace trace) {
+        double[] share = TraceCurve.of(trace, SPARK_POINTS / trace.duration()).trailShare();
+        List<Integer> spark = new ArrayList<>();
+        int last = 50;
+        for (double value : share) {
+            if (!Double.isNaN(value)) last = (int) Math.round(value);
+            spark.add(last);
+        }
+        return spark;
+    }
+
+    private Handedness hand(StoredLesson lesson) {
+        return students.byId(lesson.studentId()).hand();
+    }
+
+    SwingsView ofLesson(Account coach, UUID lessonId) {
+        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
+        Repeatability assumed =
+                approaches.repeatability(students.byId(lesson.studentId()).coachId());
+        List<SwingView> all = swings.ofLesson(lessonId);
+        List<JointView> measured = new ArrayList<>();
+        joints(all)
+                .forEach((stage, joints) -> joints.forEach(j -> measured.add(JointView.of(
+                        stage.id(), j, assumed.sem(j.measure(), Source.PLATE).orElse(j.uncertainty())))));
+        return new SwingsView(all, measured, swings.ownSpread(lessonId), KeptSwings.READING_FROM, KeptSwings.OWN_FROM);
+    }
+
+    private static Map<Stage, List<Joint>> joints(List<SwingView> all) {
+        Map<Stage, List<Joint>> joints = new EnumMap<>(Stage.class);
+        for (Stage stage : Stage.values()) {
+            joints.put(
+                    stage,
+                    KeptSwings.of(all.stream()
+                            .filter(s -> s.state().equals("kept") && s.stage().equals(stage.id()))
+                            .map(s -> new TraceReading(
+                                    List.of(),
+                                    s.readings().stream()
+                                            .map(TraceView.MeasuredView::measured)
+                                            .toList(),
+                                    List.of()))
+                            .toList()));
+        }
+        return joints;
+    }
+
+    CurveView curve(Account coach, UUID id) {
+        SwingRepository.Stored stored = ofCoach(coach, id);
+        TraceCurve curve = TraceCurve.of(stored.trace(), CURVE_PER_SECOND);
+        return new CurveView(
+                id,
+                curve.step(),
+                list(curve.trailShare()),
+                list(curve.push()),
+                curve.halves()
+                        .map(h -> new HalvesView(
+                                list(h.leadFront()), list(h.leadOuter()), list(h.trailFront()), list(h.trailOuter())))
+                        .orElse(null));
+    }
+
+    private static List<Double> list(double[] values) {
+        return Arrays.stream(values)
+                .mapToObj(v -> Double.isNaN(v) ? null : Double.valueOf(Math.round(10 * v) / 10.0))
+                .toList();
+    }
+
+    /** The swing with its loads, if its lesson may be seen. */
+    SwingRepository.Stored ofCoach(Account coach, UUID id) {
+        SwingRepository.Stored stored = swings.byId(id).orElseThrow(() -> new NotFound("swing"));
+        lessons.ofCoach(coach, stored.lesson());
+        return stored;
+    }
+
+    /** Keeps a swing, throws it away or takes either back; it may be of the other moment of the lesson. */
+    @Transactional
+    SwingsView decide(Account coach, UUID id, String state, Stage stage) {
+        if (!STATES.contains(state)) throw new Invalid("state", "Accepted: " + String.join(", ", STATES) + ".");
+        UUID lesson = toChange(coach, id);
+        swings.decide(id, state, stage.id());
+        return changed(coach, lesson);
+    }
+
+    /**
+     * Sets moments by hand; what rests on them follows.
+     *
+     * @param moved seconds from the first sample by checkpoint; null gives a moment back to what was told or found
+     */
+    @Transactional
+    SwingsView move(Account coach, UUID id, Map<String, Double> moved) {
+        UUID lesson = toChange(coach, id);
+        SwingRepository.Stored stored = swings.byId(id).orElseThrow(() -> new NotFound("swing"));
+        Map<Checkpoint, Moment> told = new EnumMap<>(Checkpoint.class);
+        stored.told().forEach(m -> told.put(Identified.of(Checkpoint.class, m.id()), m.moment()));
+        moved.forEach((name, seconds) -> {
+            Checkpoint at = Invalid.in("moments." + name, () -> Identified.of(Checkpoint.class, name));
+            if (seconds == null) told.remove(at);
+            else told.put(at, Invalid.in("moments." + name, () -> new Moment(at, seconds, Origin.CORRECTED, BY_HAND)));
+        });
+        TraceReading read = read(stored.trace(), List.copyOf(told.values()));
+        swings.tell(
+                id,
+                told.values().stream().map(SwingMomentView::of).toList(),
+                TraceView.of(read, hand(lessons.byId(lesson))));
+        return changed(coach, lesson);
+    }
+
+    @Transactional
+    SwingsView ownSpread(Account coach, UUID lessonId, boolean own) {
+        lessons.toChange(coach, lessonId);
+        swings.ownSpread(lessonId, own);
+        events.publishEvent(new SwingsChanged(lessonId));
+        return ofLesson(coach, lessonId);
+    }
+
+    private UUID toChange(Account coach, UUID id) {
+        UUID lesson = swings.lessonOf(id).orElseThrow(() -> new NotFound("swing"));
+        lessons.toChange(coach, lesson);
+        return lesson;
+    }
+
+    private SwingsView changed(Account coach, UUID lesson) {
+        swings.measured(lesson, joints(swings.ofLesson(lesson)));
+        events.publishEvent(new SwingsChanged(lesson));
+        return ofLesson(coach, lesson);
+    }
+}

@@ -1,0 +1,279 @@
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Check, X } from "lucide-react";
+import { useCallback, useEffect, useRef, useState } from "react";
+import { Link } from "react-router";
+import { api } from "@/api/client";
+import { queries } from "@/api/queries";
+import type { Catalogue, Hand, Lesson, LessonEntry, MomentName, Wire } from "@/api/types";
+import { Button } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+import { Failed, Loading, Note } from "@/ui/Notice";
+import { Soles } from "../feet/Soles";
+import { Decide } from "../lesson/Decide";
+import { belongsElsewhere } from "../lesson/keys";
+import { Ranking } from "../lesson/Ranking";
+import { MeasuredTable } from "./MeasuredTable";
+import { Spark } from "./Spark";
+import { SwingPanel } from "./SwingPanel";
+import { type PlateState, usePlate, useSwingsChanged } from "./usePlate";
+
+type Swing = Wire["SwingView"];
+type Decided = { id: string; state: string; stage: string };
+
+/** A lesson listens to the plate: swings come in, are looked at, kept or thrown away. */
+export function PlateView({
+  lesson,
+  entry,
+  catalogue,
+  saved,
+  stage,
+  onStage,
+}: {
+  lesson: Lesson;
+  entry: LessonEntry;
+  catalogue: Catalogue;
+  saved: boolean;
+  stage: MomentName;
+  onStage: (stage: MomentName) => void;
+}) {
+  const client = useQueryClient();
+  const swings = useQuery(queries.swings(lesson.id));
+  const { state, loads, lost } = usePlate(lesson.id, stage);
+  const changed = useSwingsChanged(lesson.id);
+  const [chosenId, setChosen] = useState<string>();
+  const [undone, setUndone] = useState<Decided[]>([]);
+  const took = (view: Wire["SwingsView"]) => {
+    client.setQueryData(queries.swings(lesson.id).queryKey, view);
+    void changed();
+  };
+  const decide = useMutation({
+    mutationFn: ({ id, state, stage }: Decided) =>
+      api.put<Wire["SwingsView"]>(`/api/swings/${id}/state`, { state, stage }),
+    onSuccess: took,
+  });
+  const move = useMutation({
+    mutationFn: ({ id, moments }: { id: string; moments: Record<string, number | null> }) =>
+      api.put<Wire["SwingsView"]>(`/api/swings/${id}/moments`, { moments }),
+    onSuccess: took,
+  });
+  const ownSpread = useMutation({
+    mutationFn: (own: boolean) =>
+      api.put<Wire["SwingsView"]>(`/api/lessons/${lesson.id}/own-spread`, { own }),
+    onSuccess: took,
+  });
+
+  const all = swings.data?.swings ?? [];
+  const shown = all.filter((s) => s.stage === stage);
+  const waiting = shown.filter((s) => s.state === "heard");
+  const newest = shown[shown.length - 1];
+  // A swing that comes in is looked at; one that the coach chose stays until the next comes.
+  const newestId = useRef(newest?.id);
+  useEffect(() => {
+    if (newest?.id !== newestId.current) setChosen(undefined);
+    newestId.current = newest?.id;
+  }, [newest?.id]);
+  const chosen = shown.find((s) => s.id === chosenId) ?? newest;
+
+  const say = useCallback(
+    (swing: Swing, next: string) => {
+      setUndone((was) => [...was, { id: swing.id, state: swing.state, stage: swing.stage }]);
+      decide.mutate({ id: swing.id, state: next, stage: swing.stage });
+    },
+    [decide],
+  );
+  const takeBack = useCallback(() => {
+    const last = undone[undone.length - 1];
+    if (!last) return;
+    setUndone((was) => was.slice(0, -1));
+    decide.mutate(last);
+  }, [decide, undone]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (belongsElsewhere(event) || (event.target as HTMLElement | null)?.closest("button, a")) return;
+      if (event.key === "Enter" && chosen) say(chosen, "kept");
+      else if ((event.key === "Backspace" || event.key === "Delete") && chosen) say(chosen, "thrown");
+      else if (event.key === "z") takeBack();
+      else return;
+      event.preventDefault();
+    };
+    window.addEventListener("keydown", onKey);
+    return () => window.removeEventListener("keydown", onKey);
+  }, [chosen, say, takeBack]);
+
+  if (swings.isPending) return <Loading />;
+  if (swings.isError) return <Failed error={swings.error} again={() => swings.refetch()} />;
+  const school = catalogue.schools.find((s) => s.id === entry.approach.pressure) ?? catalogue.schools[0]!;
+  const last = [...shown].reverse().find((s) => s.state === "kept" && chosen && s.number < chosen.number);
+  const kept = shown.filter((s) => s.state === "kept").length;
+  return (
+    <div className="grid gap-4">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
+        <Choice
+          label="Which balls"
+          value={stage}
+          options={[
+            { id: "before", label: "Before" },
+            { id: "after", label: "After" },
+          ]}
+          onChange={(s) => onStage(s as MomentName)}
+        />
+        <Listening state={state} lost={lost} lessonId={lesson.id} />
+        <DemoSwing lessonId={lesson.id} />
+        <p className="text-soft ml-auto text-sm print:hidden">
+          <kbd>Enter</kbd> keeps, <kbd>Backspace</kbd> throws away, <kbd>z</kbd> takes back
+        </p>
+      </div>
+      {state?.problem && <Note tone="alert">{state.problem}</Note>}
+      {decide.isError && <Failed error={decide.error} />}
+
+      {shown.length === 0 ? (
+        <div className="border-line grid place-items-center gap-3 border border-dashed p-6 text-center">
+          {loads ? (
+            <div className="w-60">
+              <Soles
+                hand={lesson.handedness as Hand}
+                trailShare={loads.trailShare}
+                leadToe={loads.leadFront ?? undefined}
+                leadOuter={loads.leadOuter ?? undefined}
+                trailToe={loads.trailFront ?? undefined}
+                trailOuter={loads.trailOuter ?? undefined}
+              />
+            </div>
+          ) : null}
+          <p className="text-soft max-w-prose">
+            {state?.connected
+              ? "Every swing on the plate appears here as soon as its finish is still."
+              : "No plate is connected. A plate reaches Hodegon through a small bridge program."}{" "}
+            {!state?.connected && <Link to="/account">Set one up</Link>}
+          </p>
+        </div>
+      ) : (
+        <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_19rem]">
+          <div className="grid content-start gap-4">
+            {chosen && (
+              <section aria-label={`Swing ${chosen.number}`} className="grid gap-2">
+                <div className="flex flex-wrap items-center gap-3">
+                  <h2>Swing {chosen.number}</h2>
+                  <StateSaid state={chosen.state} />
+                  <div className="ml-auto flex gap-2 print:hidden">
+                    <Button
+                      weight={chosen.state === "kept" ? "plain" : "main"}
+                      disabled={chosen.state === "kept"}
+                      onClick={() => say(chosen, "kept")}
+                    >
+                      <Check aria-hidden className="size-4" /> Keep
+                    </Button>
+                    <Button disabled={chosen.state === "thrown"} onClick={() => say(chosen, "thrown")}>
+                      <X aria-hidden className="size-4" /> Throw away
+                    </Button>
+                    <Button weight="quiet" disabled={undone.length === 0} onClick={takeBack}>
+                      Take back
+                    </Button>
+                  </div>
+                </div>
+                <SwingPanel
+                  key={chosen.id}
+                  swing={chosen}
+                  others={all.filter((s) => s.id !== chosen.id && s.state === "kept")}
+                  last={last}
+                  catalogue={catalogue}
+                  corridors={school.corridors}
+                  hand={lesson.handedness as Hand}
+                  onMoments={(moments) => move.mutate({ id: chosen.id, moments })}
+                  failed={move.error}
+                />
+              </section>
+            )}
+            {chosen && (
+              <MeasuredTable
+                view={swings.data}
+                stage={stage}
+                chosen={chosen}
+                last={last}
+                catalogue={catalogue}
+                diagnosis={lesson.diagnosis}
+                onOwnSpread={(own) => ownSpread.mutate(own)}
+              />
+            )}
+          </div>
+          <aside className="grid content-start gap-5">
+            <section aria-label="Swings" className="print:hidden">
+              <h2 className="mb-1">
+                {kept} kept{waiting.length > 0 && `, ${waiting.length} waiting`}
+              </h2>
+              <ul className="grid max-h-72 gap-1 overflow-y-auto">
+                {[...shown].reverse().map((s) => (
+                  <li key={s.id}>
+                    <button
+                      type="button"
+                      aria-pressed={s.id === chosen?.id}
+                      onClick={() => setChosen(s.id)}
+                      className={`aria-pressed:border-ink hover:bg-tint border-line flex min-h-11 w-full items-center gap-2 rounded border px-2 text-left ${s.state === "thrown" ? "opacity-50" : ""}`}
+                    >
+                      <span className="w-7 font-semibold tabular-nums">{s.number}</span>
+                      <Spark values={s.spark} />
+                      <StateSaid state={s.state} />
+                    </button>
+                  </li>
+                ))}
+              </ul>
+            </section>
+            <section aria-label="Diagnosis" className="grid gap-3">
+              <Decide lesson={lesson} catalogue={catalogue} saved={saved} />
+              <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
+            </section>
+          </aside>
+        </div>
+      )}
+    </div>
+  );
+}
+
+const STATES: Record<string, string> = { heard: "waiting", kept: "kept", thrown: "thrown away" };
+
+function StateSaid({ state }: { state: string }) {
+  return (
+    <span className={`text-sm ${state === "heard" ? "font-semibold" : "text-soft"}`}>
+      {STATES[state] ?? state}
+    </span>
+  );
+}
+
+/** Whether the plate is there, at a glance. */
+function Listening({ state, lost, lessonId }: { state?: PlateState; lost: boolean; lessonId: string }) {
+  const elsewhere = state?.listening && state.listening !== lessonId;
+  const said = lost
+    ? "No connection to the server"
+    : !state
+      ? "Looking for the plate"
+      : elsewhere
+        ? "Another lesson listens"
+        : state.connected
+          ? `${state.plate}, ${Math.round(state.rate)} a second${state.lost > 0 ? `, ${state.lost} samples lost` : ""}`
+          : "No plate connected";
+  const on = state?.connected && !lost && !elsewhere;
+  return (
+    <p role="status" className="flex items-center gap-2 font-semibold">
+      <span
+        aria-hidden
+        className={`size-3 rounded-full border-2 ${on ? "bg-ink border-ink" : "border-strong-line bg-transparent"}`}
+      />
+      {said}
+    </p>
+  );
+}
+
+/** In the demo the student of the lesson stands on a plate that is none. */
+function DemoSwing({ lessonId }: { lessonId: string }) {
+  const session = useQuery(queries.session());
+  const swing = useMutation({ mutationFn: () => api.post<void>(`/api/demo/lessons/${lessonId}/swing`) });
+  if ((session.data?.demo.length ?? 0) === 0) return null;
+  return (
+    <>
+      <Button className="print:hidden" onClick={() => swing.mutate()}>
+        Let the stand-in swing
+      </Button>
+      {swing.isError && <Failed error={swing.error} />}
+    </>
+  );
+}
