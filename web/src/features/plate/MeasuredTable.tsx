@@ -39,7 +39,10 @@ export function MeasuredTable({
 }) {
   const joints = view.measured.filter((j) => j.stage === stage);
   const kept = view.swings.filter((s) => s.stage === stage && s.state === "kept").length;
-  const own = joints.some((j) => j.own !== null && j.own !== undefined);
+  const spreads = joints.flatMap((j) =>
+    j.own === null || j.own === undefined ? [] : [{ ...j, own: Math.max(j.own, j.uncertainty) }],
+  );
+  const told = spreads.find((j) => j.at === "impact") ?? spreads[0];
   const matters = mattering(diagnosis);
   const label = (id: string) => catalogue.measures.find((m) => m.id === id)?.label ?? id;
   const unit = (id: string) =>
@@ -74,7 +77,6 @@ export function MeasuredTable({
         {mean && (
           <span className="text-soft ml-1" title={`Mean of ${mean.swings} kept swings`}>
             {Math.round(mean.mean)}
-            {own && mean.own !== null && mean.own !== undefined && ` ± ${mean.own.toFixed(1)}`}
           </span>
         )}
       </>
@@ -96,7 +98,7 @@ export function MeasuredTable({
             ? `${kept} kept swings are readings of this lesson.`
             : `${missing} more kept swing${missing === 1 ? "" : "s"} and they are readings of this lesson.`}
         </p>
-        {kept >= view.spreadFrom && own && (
+        {kept >= view.spreadFrom && told && (
           <label className="flex min-h-11 items-center gap-2 text-sm print:hidden">
             <input
               type="checkbox"
@@ -104,9 +106,8 @@ export function MeasuredTable({
               checked={view.ownSpread}
               onChange={(e) => onOwnSpread(e.target.checked)}
             />
-            Judge by the swings&rsquo; own spread (share at impact{" "}
-            {joint("trail-share", "impact")?.own?.toFixed(1)}, assumed{" "}
-            {joint("trail-share", "impact")?.assumed.toFixed(1)})
+            Judge by the swings&rsquo; own spread ({label(told.measure)}: {told.own.toFixed(1)}, assumed{" "}
+            {told.assumed.toFixed(1)})
           </label>
         )}
       </div>

@@ -1,12 +1,14 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Check, X } from "lucide-react";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { Check, FileUp, Trash2, X } from "lucide-react";
+import { lazy, Suspense, useCallback, useEffect, useRef, useState } from "react";
 import { Link } from "react-router";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, LessonEntry, MomentName, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
+import { FileButton } from "@/ui/FileButton";
+import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { Soles } from "../feet/Soles";
 import { Decide } from "../lesson/Decide";
@@ -16,6 +18,11 @@ import { MeasuredTable } from "./MeasuredTable";
 import { Spark } from "./Spark";
 import { SwingPanel } from "./SwingPanel";
 import { type PlateState, usePlate, useSwingsChanged } from "./usePlate";
+
+const TraceFileSheet = lazy(() => import("./TraceFileSheet").then((m) => ({ default: m.TraceFileSheet })));
+
+/** A file of loads may be as large as this. */
+const LARGEST_MB = 200;
 
 type Swing = Wire["SwingView"];
 type Decided = { id: string; state: string; stage: string };
@@ -46,6 +53,11 @@ export function PlateView({
     client.setQueryData(queries.swings(lesson.id).queryKey, view);
     void changed();
   };
+  const [picked, setPicked] = useState<File>();
+  const takeOut = useMutation({
+    mutationFn: (file: string) => api.delete<Wire["SwingsView"]>(`/api/trace-files/${file}`),
+    onSuccess: took,
+  });
   const decide = useMutation({
     mutationFn: ({ id, state, stage }: Decided) =>
       api.put<Wire["SwingsView"]>(`/api/swings/${id}/state`, { state, stage }),
@@ -119,10 +131,37 @@ export function PlateView({
         />
         <Listening state={state} lost={lost} lessonId={lesson.id} />
         <DemoSwing lessonId={lesson.id} />
+        <FileButton
+          label="File with loads"
+          accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values"
+          onFile={(file) => setPicked(file)}
+        >
+          <FileUp aria-hidden className="size-5" /> From a file
+        </FileButton>
         <p className="text-soft ml-auto text-sm print:hidden">
           <kbd>Enter</kbd> keeps, <kbd>Backspace</kbd> throws away, <kbd>z</kbd> takes back
         </p>
       </div>
+      {picked && picked.size > LARGEST_MB * 1024 * 1024 && (
+        <Note tone="alert">
+          {picked.name} is larger than {LARGEST_MB} MB: cut it in parts.
+        </Note>
+      )}
+      {picked && picked.size <= LARGEST_MB * 1024 * 1024 && (
+        <Suspense fallback={<Loading />}>
+          <TraceFileSheet
+            key={picked.lastModified + picked.name}
+            lessonId={lesson.id}
+            stage={stage}
+            file={picked}
+            onTaken={() => {
+              setPicked(undefined);
+              void changed();
+            }}
+            onClose={() => setPicked(undefined)}
+          />
+        </Suspense>
+      )}
       {state?.problem && <Note tone="alert">{state.problem}</Note>}
       {decide.isError && <Failed error={decide.error} />}
 
@@ -142,7 +181,7 @@ export function PlateView({
           ) : null}
           <p className="text-soft max-w-prose">
             {state?.connected
-              ? "Every swing on the plate appears here as soon as its finish is still."
+              ? "Every swing on the plate appears here as soon as its finish is still. A file with loads (CSV or TSV, up to 200 MB) brings them too."
               : "No plate is connected. A plate reaches Hodegon through a small bridge program."}{" "}
             {!state?.connected && <Link to="/account">Set one up</Link>}
           </p>
@@ -217,6 +256,23 @@ export function PlateView({
                   </li>
                 ))}
               </ul>
+              {swings.data.files
+                .filter((f) => f.stage === stage)
+                .map((f) => (
+                  <p key={f.id} className="border-line flex items-center gap-2 border-b text-sm">
+                    {f.name}: {f.swings}
+                    <span className="ml-auto">
+                      <IconButton
+                        label={`Take ${f.name} out again`}
+                        disabled={takeOut.isPending}
+                        onClick={() => takeOut.mutate(f.id)}
+                      >
+                        <Trash2 aria-hidden className="size-4" />
+                      </IconButton>
+                    </span>
+                  </p>
+                ))}
+              {takeOut.isError && <Failed error={takeOut.error} />}
             </section>
             <section aria-label="Diagnosis" className="grid gap-3">
               <Decide lesson={lesson} catalogue={catalogue} saved={saved} />

@@ -127,7 +127,14 @@ export function SwingPanel({
                 ))}
               </select>
             </label>
-            <Button className="ml-auto px-3!" aria-pressed={table} onClick={() => setTable(!table)}>
+            <a
+              className="ml-auto text-sm"
+              href={`/api/swings/${swing.id}/loads`}
+              download={`swing-${swing.number}.csv`}
+            >
+              Loads as CSV
+            </a>
+            <Button className="px-3!" aria-pressed={table} onClick={() => setTable(!table)}>
               Table
             </Button>
           </div>

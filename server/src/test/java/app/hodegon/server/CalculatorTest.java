@@ -3,7 +3,24 @@ package app.hodegon.server;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.motion.Foot;
+import app.hodegon.core.motion.LoadUnit;
+import app.hodegon.core.motion.Trace;
+import app.hodegon.core.simulate.golfer.GolfSwing;
+import app.hodegon.core.simulate.golfer.Golfer;
+import app.hodegon.core.simulate.golfer.Pace;
+import app.hodegon.core.simulate.golfer.Plate;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Measure;
 import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Random;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -11,7 +28,7 @@ import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 import tools.jackson.databind.JsonNode;
 
-/** The three calculator endpoints, which store nothing. */
+/** The calculator endpoints, which store nothing. */
 @ExtendWith(RunningServer.class)
 class CalculatorTest {
 
@@ -164,5 +181,62 @@ class CalculatorTest {
                         "/api/progress/compare",
                         "{\"kind\":\"guess\",\"better\":\"higher\",\"first\":[1],\"second\":[1,2]}")
                 .refused(422);
+    }
+
+    @Test
+    void traces() {
+        GolfSwing swing = new Golfer(Handedness.LEFT, 170, PressureSchool.CENTRED, Map.of(), Pace.USUAL).swing();
+        Trace trace =
+                new Plate(200, 0.4, LoadUnit.NEWTON, 700).record(swing, Plate.Shape.FEET, 0.9, 0.6, new Random(1));
+        String left = loads(trace, Foot.TRAIL);
+        String right = loads(trace, Foot.LEAD);
+        double impact = 0.9 + swing.seconds(Checkpoint.IMPACT);
+        String body = """
+                {"handedness":"left","rate":200,"unit":"newton","channels":{"left":[%s],"right":[%s]},
+                 "events":{"impact":%s}}""";
+
+        JsonNode answer = client.post("/api/traces/read", body.formatted(left, right, impact))
+                .expect(200)
+                .body();
+        assertThat(answer.path("moments").findValuesAsString("id"))
+                .containsExactly("address", "trigger", "impact", "finish");
+        assertThat(answer.at("/moments/2/from").asString()).isEqualTo("given");
+        JsonNode share = answer.path("readings")
+                .valueStream()
+                .filter(r -> r.path("at").asString("").equals("impact"))
+                .findFirst()
+                .orElseThrow();
+        assertThat(share.path("value").asDouble())
+                .isCloseTo(
+                        swing.truth(Measure.TRAIL_SHARE, Optional.of(Checkpoint.IMPACT))
+                                .orElseThrow(),
+                        within(1.5));
+        assertThat(share.path("uncertainty").asDouble()).isPositive();
+
+        String lost = left.replaceFirst("^([^,]+,){20}", "null,".repeat(20));
+        assertThat(client.post("/api/traces/read", body.formatted(lost, right, impact))
+                        .expect(200)
+                        .body()
+                        .path("warnings")
+                        .findValuesAsString("code"))
+                .contains("gap");
+        assertThat(client.post("/api/traces/read", body.formatted(left + "," + left, right + "," + right, impact))
+                        .refused(422)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("2 swings");
+        client.post("/api/traces/read", body.formatted(left, right, 99)).refused(422);
+        client.post("/api/traces/read", body.formatted(left, right, impact).replace("\"right\"", "\"middle\""))
+                .refused(422);
+        client.post("/api/traces/read", body.formatted(left, "1,2", impact)).refused(422);
+        client.post("/api/traces/read", body.formatted(left, right, impact).replace(":200,", ":20,"))
+                .refused(422);
+    }
+
+    private static String loads(Trace trace, Foot foot) {
+        return IntStream.range(0, trace.length())
+                .mapToObj(i -> String.format(Locale.ROOT, "%.2f", trace.load(foot, i)))
+                .collect(Collectors.joining(","));
     }
 }

@@ -294,4 +294,68 @@ class SwingsTest {
                         .path("trailShare"))
                 .isNotEmpty();
     }
+
+    @Test
+    void aFileIsLookedAtTakenInAndOutAgainAsAWhole() {
+        String heading = "[\"Time (s)\",\"Left N\",\"Right N\"]";
+        JsonNode shape = coach.post("/api/trace-shapes", "{\"heading\":%s}".formatted(heading))
+                .expect(200)
+                .body();
+        assertThat(shape.at("/columns/channels/right").asInt()).isEqualTo(2);
+        JsonNode running = coach.post(begun.lesson() + "/trace-imports", """
+                        {"name":"morning.csv","stage":"before","rate":200,"heading":%s,"columns":%s}""".formatted(heading, shape.path("columns")))
+                .expect(201)
+                .body();
+        String path = "/api/trace-imports/" + running.path("id").asString();
+        int found = 0;
+        String[] rows = feet(3, running.path("channels").get(0).asString().equals("left"));
+        for (int i = 0; i < rows.length; i += 500) {
+            String batch = String.join(",", List.of(rows).subList(i, Math.min(rows.length, i + 500)));
+            found += coach.post(path + "/rows", "{\"rows\":[" + batch + "]}")
+                    .expect(200)
+                    .body()
+                    .size();
+        }
+        assertThat(found).isEqualTo(3);
+        assertThat(heard().path("swings")).as("nothing is stored yet").isEmpty();
+        coach.post(path + "/rows", "{\"rows\":[[1,2]]}").refused(400);
+        coach.fresh()
+                .signIn("second@demo.example", "demo-coach")
+                .post(path + "/take", "{\"leaveOut\":[]}")
+                .refused(404);
+        coach.post(path + "/take", "{\"leaveOut\":[0,1,2]}").refused(422);
+        coach.post(path + "/take", "{\"leaveOut\":[0]}").expect(204);
+        JsonNode all = heard();
+        assertThat(all.path("swings").valueStream().map(s -> s.path("state").asString()))
+                .containsExactly("kept", "kept");
+        assertThat(all.at("/files/0/swings").asInt()).isEqualTo(2);
+        String csv = coach.text("/api/swings/" + all.at("/swings/0/id").asString() + "/loads");
+        assertThat(csv).startsWith("seconds,left_newton,right_newton\n0.0000,");
+        assertThat(csv.lines().count()).isGreaterThan(500);
+        assertThat(coach.post("/api/trace-shapes", "{\"heading\":%s}".formatted(heading))
+                        .body()
+                        .path("remembered")
+                        .asBoolean())
+                .isTrue();
+        assertThat(coach.delete("/api/trace-files/" + all.at("/files/0/id").asString())
+                        .expect(200)
+                        .body()
+                        .path("swings"))
+                .isEmpty();
+    }
+
+    /** Rows as a page sends them: the sample's number and the load of each foot. */
+    private static String[] feet(int n, boolean leftFirst) {
+        Golfer golfer = new Golfer(Handedness.RIGHT, 178, PressureSchool.CENTRED, Map.of(), Pace.USUAL);
+        PlateStream stream = new PlateStream(golfer, new Plate(RATE, 0.5, LoadUnit.NEWTON, 800), 5);
+        for (int i = 0; i < n; i++) stream.ask(Act.SWING);
+        List<String> rows = new ArrayList<>();
+        while (rows.size() < 100 || !stream.resting()) {
+            double[] feet = new double[2];
+            stream.next().forEach((cell, load) -> feet[cell.foot().ordinal()] += load);
+            rows.add(String.format(
+                    Locale.ROOT, "[%d,%.1f,%.1f]", rows.size(), feet[leftFirst ? 0 : 1], feet[leftFirst ? 1 : 0]));
+        }
+        return rows.toArray(String[]::new);
+    }
 }

@@ -15,6 +15,7 @@ final class Rest {
      */
     static final double ADDRESS_UNCERTAINTY = 30;
     static final double TRIGGER_UNCERTAINTY = 40;
+    static final double DEPARTURE_UNCERTAINTY = 70;
     static final double FINISH_UNCERTAINTY = 60;
 
     /** Around a sample so far to each side its slope is fitted, seconds. */
@@ -51,6 +52,9 @@ final class Rest {
 
     /** The bend lies at least so far from the ends of what is looked at, seconds. */
     private static final double MARGIN = 0.05;
+
+    /** A departure is so many points at least. */
+    private static final double DEPARTED = 1;
 
     /** So many points from its level the share has gone for good. */
     private static final double GONE = 3;
@@ -174,6 +178,16 @@ final class Rest {
             double speed = Math.abs(shares[i].slope());
             if (speed > fastest) fastest = speed;
             else if (fastest > 2 * SHARE_STILL && speed < PRESS_OVER * fastest) return Optional.of(trace.time(i));
+        }
+        return Optional.empty();
+    }
+
+    /** Where no end of a press is to be seen: the first instant at which the share has left its level beyond the noise. */
+    Optional<Double> departsAfter(double address, double before) {
+        double level = share.mean(Math.max(0, address - LEVEL), address);
+        double gone = Math.max(DEPARTED, BEYOND * noise * fine[0].gain());
+        for (int i = (int) Math.round(address * trace.rate()); i < fine.length && trace.time(i) < before; i++) {
+            if (Math.abs(fine[i].value() - level) > gone) return Optional.of(trace.time(i));
         }
         return Optional.empty();
     }

@@ -110,10 +110,12 @@ public final class TraceReader {
             troubles.add(new Trouble(Kind.NO_STILLNESS, "There is no rest before the swing: address is left open."));
         }
         before.ifPresent(at -> put(Checkpoint.ADDRESS, at, Rest.ADDRESS_UNCERTAINTY));
-        moment(Checkpoint.ADDRESS)
-                .flatMap(address ->
-                        rest.pressAfter(address, moment(Checkpoint.HIP_BACK).orElse(wayDown)))
-                .ifPresent(at -> put(Checkpoint.TRIGGER, at, Rest.TRIGGER_UNCERTAINTY));
+        moment(Checkpoint.ADDRESS).ifPresent(address -> {
+            double latest = moment(Checkpoint.HIP_BACK).orElse(wayDown);
+            rest.pressAfter(address, latest).ifPresent(at -> put(Checkpoint.TRIGGER, at, Rest.TRIGGER_UNCERTAINTY));
+            rest.departsAfter(address, latest)
+                    .ifPresent(at -> put(Checkpoint.TRIGGER, at, Rest.DEPARTURE_UNCERTAINTY, Origin.ESTIMATED));
+        });
         Optional<Double> after = rest.beginsAfter(wayDown, moment(Checkpoint.IMPACT));
         if (after.isEmpty() && !moments.containsKey(Checkpoint.FINISH)) {
             troubles.add(new Trouble(Kind.CUT_SHORT, "The loads end before the finish is still: it is left open."));
@@ -131,11 +133,15 @@ public final class TraceReader {
     }
 
     private void put(Checkpoint at, double seconds, double uncertainty) {
+        put(at, seconds, uncertainty, Origin.FOUND);
+    }
+
+    private void put(Checkpoint at, double seconds, double uncertainty, Origin from) {
         if (moments.containsKey(at)) return;
         boolean inOrder = moments.values().stream()
                 .allMatch(m -> m.at().compareTo(at) < 0 ? m.seconds() < seconds : m.seconds() > seconds);
         if (inOrder) {
-            moments.put(at, new Moment(at, seconds, Origin.FOUND, Math.max(uncertainty, 500 / trace.rate())));
+            moments.put(at, new Moment(at, seconds, from, Math.max(uncertainty, 500 / trace.rate())));
         }
     }
 

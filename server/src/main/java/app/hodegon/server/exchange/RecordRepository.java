@@ -50,6 +50,7 @@ class RecordRepository {
             LESSON_DECISION,
             LESSON_CHECK,
             LESSON_MEASURED,
+            TRACE_FILE,
             SWING,
             PROPOSAL_ANSWER,
             SHOT_FILE,
@@ -67,7 +68,8 @@ class RecordRepository {
             SELF_CHECK);
 
     /** Files made before there were these have none of them. */
-    private static final Set<Table<?>> LATER = Set.of(LESSON_CHECK, LESSON_MEASURED, SWING, ROUND_PLAYED, SELF_CHECK);
+    private static final Set<Table<?>> LATER =
+            Set.of(LESSON_CHECK, LESSON_MEASURED, TRACE_FILE, SWING, ROUND_PLAYED, SELF_CHECK);
 
     /** Of an installation, not of the student. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(

@@ -64,7 +64,7 @@ final class PlateFeed {
         throw new IllegalArgumentException("a line has rate (a header), v (a sample) or event.");
     }
 
-    private void begin(PlateHeader begun) {
+    void begin(PlateHeader begun) {
         boolean goesOn = header != null
                 && !begun.stream().isEmpty()
                 && begun.stream().equals(header.stream())
@@ -90,8 +90,24 @@ final class PlateFeed {
     private Optional<Heard> sample(JsonNode line) {
         long n = line.path("n").asLong(next);
         double[] values = values(line.path("v"));
-        if (n < next) return Optional.empty();
         if (Double.isNaN(clock)) clock = line.path("t").asDouble(n / header.rate()) - n / header.rate();
+        return sample(n, values);
+    }
+
+    /**
+     * @param n its number; a sample that was taken already is not taken again
+     * @param values of the channels, NaN where one was lost
+     * @throws IllegalArgumentException if there are more or fewer, or one that no plate bears
+     */
+    Optional<Heard> sample(long n, double[] values) {
+        if (values.length != header.channels().size()) {
+            throw new IllegalArgumentException("a sample has one value for each of the %d channels."
+                    .formatted(header.channels().size()));
+        }
+        for (double value : values) {
+            if (Math.abs(value) > HEAVIEST) throw new IllegalArgumentException("no plate bears so much.");
+        }
+        if (n < next) return Optional.empty();
         long gap = next == 0 ? 0 : n - next;
         lost += gap;
         next = n + 1;
@@ -107,10 +123,6 @@ final class PlateFeed {
     }
 
     private double[] values(JsonNode given) {
-        if (given.size() != header.channels().size()) {
-            throw new IllegalArgumentException("a sample has one value for each of the %d channels."
-                    .formatted(header.channels().size()));
-        }
         double[] values = new double[given.size()];
         for (int i = 0; i < values.length; i++) {
             JsonNode value = given.get(i);
@@ -118,7 +130,6 @@ final class PlateFeed {
                 throw new IllegalArgumentException("a value is a number, or null where it was lost.");
             }
             values[i] = value.isNull() ? Double.NaN : value.asDouble();
-            if (Math.abs(values[i]) > HEAVIEST) throw new IllegalArgumentException("no plate bears so much.");
         }
         return values;
     }

@@ -69,6 +69,7 @@ public class Plates implements SmartLifecycle {
         private Listening listening;
         private long heardOf;
         private String problem;
+        private boolean unstored;
     }
 
     /**
@@ -113,7 +114,7 @@ public class Plates implements SmartLifecycle {
                 desk.feed.lost(),
                 desk.listening == null ? null : desk.listening.lesson(),
                 desk.listening == null ? null : desk.listening.stage().id(),
-                desk.problem);
+                desk.unstored ? "The last swing could not be stored." : desk.problem);
     }
 
     /**
@@ -152,7 +153,7 @@ public class Plates implements SmartLifecycle {
         } catch (NotFound gone) {
             desk.listening = null;
         } catch (RuntimeException failed) {
-            desk.problem = "A swing could not be stored.";
+            desk.unstored = true;
             LOG.warn("A swing could not be stored: {}", Failure.without(failed));
         }
     }

@@ -10,6 +10,7 @@ import app.hodegon.server.http.Invalid;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
 
@@ -66,7 +67,20 @@ final class Channels {
         return Math.max(0, value);
     }
 
-    static String of(Foot foot, Handedness hand) {
-        return feet(hand).get(foot == Foot.LEAD ? 0 : 1);
+    static String csv(Trace trace, Handedness hand) {
+        List<String> names = trace.hasCells() ? cells(hand) : feet(hand);
+        StringBuilder csv = new StringBuilder("seconds");
+        names.forEach(name ->
+                csv.append(',').append(name).append('_').append(trace.unit().id()));
+        csv.append('\n');
+        for (int i = 0; i < trace.length(); i++) {
+            csv.append(String.format(Locale.ROOT, "%.4f", trace.time(i)));
+            for (int c = 0; c < names.size(); c++) {
+                double load = trace.hasCells() ? trace.load(Cell.values()[c], i) : trace.load(Foot.values()[c], i);
+                csv.append(Double.isNaN(load) ? "," : String.format(Locale.ROOT, ",%.3f", load));
+            }
+            csv.append('\n');
+        }
+        return csv.toString();
     }
 }

@@ -10,7 +10,10 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.util.Map;
 import java.util.UUID;
+import org.springframework.http.HttpHeaders;
+import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.DeleteMapping;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
 import org.springframework.web.bind.annotation.PutMapping;
@@ -53,6 +56,18 @@ class SwingController {
     @GetMapping("/swings/{id}/curve")
     CurveView curve(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
         return swings.curve(coach, id);
+    }
+
+    @GetMapping(path = "/swings/{id}/loads", produces = "text/csv")
+    ResponseEntity<String> loads(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return ResponseEntity.ok()
+                .header(HttpHeaders.CONTENT_DISPOSITION, "attachment; filename=\"swing.csv\"")
+                .body(swings.csv(coach, id));
+    }
+
+    @DeleteMapping("/trace-files/{file}")
+    SwingsView takeOut(@AuthenticationPrincipal Account coach, @PathVariable UUID file) {
+        return swings.takeOut(coach, file);
     }
 
     @PutMapping("/swings/{id}/state")

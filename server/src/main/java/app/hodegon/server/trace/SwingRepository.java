@@ -3,6 +3,7 @@ package app.hodegon.server.trace;
 import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.LESSON_MEASURED;
 import static app.hodegon.server.db.Tables.SWING;
+import static app.hodegon.server.db.Tables.TRACE_FILE;
 import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.inline;
 import static org.jooq.impl.DSL.max;
@@ -13,8 +14,10 @@ import app.hodegon.core.motion.Trace;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.server.db.tables.records.LessonMeasuredRecord;
 import app.hodegon.server.db.tables.records.SwingRecord;
+import app.hodegon.server.db.tables.records.TraceFileRecord;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.trace.SwingsView.SwingView;
+import app.hodegon.server.trace.SwingsView.TraceFileView;
 import app.hodegon.server.trace.TraceView.MeasuredView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import app.hodegon.server.trace.TraceView.WarningView;
@@ -30,6 +33,7 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.DSLContext;
 import org.jooq.Field;
+import org.jooq.impl.DSL;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -61,6 +65,7 @@ class SwingRepository {
             UUID lesson,
             Stage stage,
             String state,
+            UUID file,
             String device,
             Trace trace,
             List<Integer> spark,
@@ -94,8 +99,43 @@ class SwingRepository {
                 json.writeValueAsString(read.moments()),
                 json.writeValueAsString(read.readings()),
                 json.writeValueAsString(read.warnings()),
-                spark.stream().map(String::valueOf).collect(Collectors.joining(","))));
+                spark.stream().map(String::valueOf).collect(Collectors.joining(",")),
+                file));
         return id;
+    }
+
+    UUID addFile(UUID lesson, Stage stage, String name) {
+        UUID id = UUID.randomUUID();
+        db.executeInsert(new TraceFileRecord(id, lesson, stage.id(), name, OffsetDateTime.now(clock)));
+        return id;
+    }
+
+    /** The files of a lesson in the order taken, each with how many swings it brought. */
+    List<TraceFileView> files(UUID lesson) {
+        return db.select(TRACE_FILE, DSL.count(SWING.ID))
+                .from(TRACE_FILE)
+                .leftJoin(SWING)
+                .on(SWING.FILE_ID.eq(TRACE_FILE.ID))
+                .where(TRACE_FILE.LESSON_ID.eq(lesson))
+                .groupBy(TRACE_FILE.fields())
+                .orderBy(TRACE_FILE.TAKEN_AT)
+                .fetch(row -> new TraceFileView(
+                        row.value1().getId(),
+                        row.value1().getName(),
+                        row.value1().getStage(),
+                        row.value2()));
+    }
+
+    Optional<UUID> lessonOfFile(UUID file) {
+        return db.select(TRACE_FILE.LESSON_ID)
+                .from(TRACE_FILE)
+                .where(TRACE_FILE.ID.eq(file))
+                .fetchOptional(TRACE_FILE.LESSON_ID);
+    }
+
+    /** With all its swings. */
+    void deleteFile(UUID file) {
+        db.deleteFrom(TRACE_FILE).where(TRACE_FILE.ID.eq(file)).execute();
     }
 
     int count(UUID lesson) {

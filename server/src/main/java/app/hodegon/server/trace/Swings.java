@@ -50,6 +50,7 @@ public class Swings {
 
     private static final double CURVE_PER_SECOND = 100;
     private static final int SPARK_POINTS = 48;
+    private static final int LONGEST_DEVICE = 80;
 
     /** What the coach sets by hand is good to so many ms. */
     private static final double BY_HAND = 10;
@@ -85,12 +86,54 @@ public class Swings {
                 lessonId,
                 stage,
                 "heard",
+                null,
                 device,
                 trace,
                 spark(trace),
                 told.stream().map(SwingMomentView::of).toList(),
                 TraceView.of(read, hand(lessons.byId(lessonId))));
         events.publishEvent(new SwingsChanged(lessonId));
+    }
+
+    /** A swing found in a file. */
+    public record Found(Trace trace, List<Moment> told) {}
+
+    /** Takes the swings of a file into a lesson, as kept ones; all of them go out again with the file. */
+    @Transactional
+    public void take(Account coach, UUID lessonId, Stage stage, String name, List<Found> found) {
+        StoredLesson lesson = lessons.toChange(coach, lessonId);
+        if (swings.count(lessonId) + found.size() > MOST) {
+            throw new Conflict("A lesson holds at most %,d swings.".formatted(MOST));
+        }
+        UUID file = swings.addFile(lessonId, stage, name);
+        Handedness hand = hand(lesson);
+        for (Found one : found) {
+            swings.add(
+                    lessonId,
+                    stage,
+                    "kept",
+                    file,
+                    name.substring(0, Math.min(LONGEST_DEVICE, name.length())),
+                    one.trace(),
+                    spark(one.trace()),
+                    one.told().stream().map(SwingMomentView::of).toList(),
+                    TraceView.of(read(one.trace(), one.told()), hand));
+        }
+        changed(coach, lessonId);
+    }
+
+    @Transactional
+    SwingsView takeOut(Account coach, UUID file) {
+        UUID lesson = swings.lessonOfFile(file).orElseThrow(() -> new NotFound("file"));
+        lessons.toChange(coach, lesson);
+        swings.deleteFile(file);
+        return changed(coach, lesson);
+    }
+
+    /** A swing's loads as a table: seconds, and the channels by left and right. */
+    String csv(Account coach, UUID id) {
+        SwingRepository.Stored stored = ofCoach(coach, id);
+        return Channels.csv(stored.trace(), hand(lessons.byId(stored.lesson())));
     }
 
     private static TraceReading read(Trace trace, List<Moment> told) {
@@ -101,7 +144,8 @@ public class Swings {
         }
     }
 
-    private static List<Integer> spark(Trace trace) {
+    /** Trail share at even steps, %. */
+    public static List<Integer> spark(Trace trace) {
         double[] share = TraceCurve.of(trace, SPARK_POINTS / trace.duration()).trailShare();
         List<Integer> spark = new ArrayList<>();
         int last = 50;
@@ -125,7 +169,13 @@ public class Swings {
         joints(all)
                 .forEach((stage, joints) -> joints.forEach(j -> measured.add(JointView.of(
                         stage.id(), j, assumed.sem(j.measure(), Source.PLATE).orElse(j.uncertainty())))));
-        return new SwingsView(all, measured, swings.ownSpread(lessonId), KeptSwings.READING_FROM, KeptSwings.OWN_FROM);
+        return new SwingsView(
+                all,
+                swings.files(lessonId),
+                measured,
+                swings.ownSpread(lessonId),
+                KeptSwings.READING_FROM,
+                KeptSwings.OWN_FROM);
     }
 
     private static Map<Stage, List<Joint>> joints(List<SwingView> all) {

@@ -19,10 +19,18 @@ import java.util.UUID;
  */
 record SwingsView(
         @NotNull List<SwingView> swings,
+        @NotNull List<TraceFileView> files,
         @NotNull List<JointView> measured,
         @NotNull boolean ownSpread,
         @NotNull int readingFrom,
         @NotNull int spreadFrom) {
+
+    /** @param swings how many it brought */
+    record TraceFileView(
+            @NotNull UUID id,
+            @NotNull String name,
+            @NotNull String stage,
+            @NotNull int swings) {}
 
     /**
      * @param state heard, kept or thrown
