@@ -101,8 +101,11 @@ export function PlateView({
   }, [decide, undone]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (belongsElsewhere(event) || (event.target as HTMLElement | null)?.closest("button, a")) return;
-      if (event.key === "Enter" && chosen) say(chosen, "kept");
+      const target = event.target as HTMLElement | null;
+      // What scrubs takes arrows only.
+      if (belongsElsewhere(event) && !target?.matches("input[type=range]")) return;
+      const presses = event.key === "Enter" && !!target?.closest("button, a");
+      if ((event.key === "k" || event.key === "Enter") && chosen && !presses) say(chosen, "kept");
       else if ((event.key === "Backspace" || event.key === "Delete") && chosen) say(chosen, "thrown");
       else if (event.key === "z") takeBack();
       else return;
@@ -139,7 +142,7 @@ export function PlateView({
           <FileUp aria-hidden className="size-5" /> From a file
         </FileButton>
         <p className="text-soft ml-auto text-sm print:hidden">
-          <kbd>Enter</kbd> keeps, <kbd>Backspace</kbd> throws away, <kbd>z</kbd> takes back
+          <kbd>k</kbd> keeps, <kbd>Backspace</kbd> throws away, <kbd>z</kbd> takes back
         </p>
       </div>
       {picked && picked.size > LARGEST_MB * 1024 * 1024 && (

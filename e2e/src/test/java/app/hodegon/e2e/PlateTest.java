@@ -57,16 +57,17 @@ class PlateTest {
             Browser.checkAccessible(page);
             scrubbed(page);
 
-            page.locator("body").press("Backspace");
+            page.keyboard().press("Backspace");
             assertThat(page.getByRole(AriaRole.REGION, region("Swing 1"))).containsText("thrown away");
             assertThat(other.getByRole(AriaRole.REGION, region("Swing 1"))).containsText("thrown away");
-            page.locator("body").press("z");
+            page.keyboard().press("z");
             assertThat(page.getByRole(AriaRole.REGION, region("Swing 1"))).containsText("waiting");
-            page.locator("body").press("Enter");
+            page.keyboard().press("k");
+            assertThat(heading(page, "1 kept")).isVisible();
             for (int number = 2; number <= 3; number++) {
                 swing(page, number);
                 button(page, "Keep").click();
-                assertThat(page.getByText(number + " kept")).isVisible();
+                assertThat(heading(page, number + " kept")).isVisible();
             }
             assertThat(page.getByText("3 kept swings are readings of this lesson."))
                     .isVisible();
@@ -103,7 +104,6 @@ class PlateTest {
         button(page, "Table").click();
         assertThat(page.getByText("told by the plate").first()).isVisible();
         button(page, "By moment").or(page.getByText("By moment")).first().click();
-        time.blur();
     }
 
     /** Impact set a little earlier, and its reading with it. */
