@@ -1,9 +1,12 @@
 package app.hodegon.bench;
 
+import app.hodegon.core.motion.Measured;
+import app.hodegon.core.swing.Checkpoint;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
 import java.sql.Connection;
 import java.sql.DriverManager;
+import java.sql.PreparedStatement;
 import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
@@ -26,6 +29,11 @@ public final class Academy {
 
     private static final int STUDENTS = 500;
     private static final int YEARS = 3;
+
+    /** One lesson in so many was measured on a plate, with so many kept swings. */
+    private static final int LESSONS_PER_PLATE = 5;
+
+    private static final int SWINGS = 6;
 
     /** Ids of one student's repetitions lie apart by more than there can be of them. */
     private static final int MOST_REPETITIONS = 100;
@@ -60,7 +68,7 @@ public final class Academy {
     private static final Set<String> ONCE = Set.of("student", "student_day", "attention");
 
     /** What was made. */
-    record Size(long students, long lessons, long sessions, long reps) {}
+    record Size(long students, long lessons, long sessions, long reps, long swings) {}
 
     /** Another id for another student or repetition; called by the database. */
     public static UUID other(UUID id, int number) {
@@ -114,6 +122,7 @@ public final class Academy {
             copy(sql, "attention", 0, 0);
             sql.execute("update student s set running_plan = (select p.id from plan p where p.student_id = s.id and "
                     + "p.assigned_at is not null order by p.assigned_at desc limit 1) where running_plan is null");
+            swings(connection);
             sql.execute("drop alias other");
             sql.execute("drop alias moved");
             sql.execute("analyze");
@@ -121,7 +130,40 @@ public final class Academy {
                     number(sql, "select count(*) from student"),
                     number(sql, "select count(*) from lesson"),
                     number(sql, "select count(*) from practice_session"),
-                    number(sql, "select sum(reps) from practice_session"));
+                    number(sql, "select sum(reps) from practice_session"),
+                    number(sql, "select count(*) from swing"));
+        }
+    }
+
+    /** Kept swings in some lessons, all alike, with what they say together. */
+    private static void swings(Connection connection) throws SQLException {
+        KeptSwing swing = KeptSwing.make();
+        String some = "(select id, row_number() over (order by id) as r from lesson) l where mod(l.r, "
+                + LESSONS_PER_PLATE + ") = 0";
+        try (PreparedStatement insert =
+                connection.prepareStatement("insert into swing (id, lesson_id, stage, number, state,"
+                        + " heard_at, device, rate, seconds, loads, told, moments, readings, warnings, spark) select random_uuid(),"
+                        + " l.id, 'before', x.x, 'kept', current_timestamp, 'Plate', 200, 3.3, ?, '[]', ?, ?, '[]', ? from"
+                        + " system_range(1, " + SWINGS + ") x, " + some)) {
+            insert.setString(1, swing.loads());
+            insert.setString(2, swing.moments());
+            insert.setString(3, swing.readings());
+            insert.setString(4, swing.spark());
+            insert.executeUpdate();
+        }
+        try (PreparedStatement insert =
+                connection.prepareStatement("insert into lesson_measured (lesson_id, stage, ordinal,"
+                        + " measure, checkpoint, mean_value, swings, uncertainty, spread) select l.id, 'before', ?, ?, ?, ?, "
+                        + SWINGS + ", ?, 2.0 from " + some)) {
+            for (int i = 0; i < swing.measured().size(); i++) {
+                Measured reading = swing.measured().get(i);
+                insert.setInt(1, i);
+                insert.setString(2, reading.measure().id());
+                insert.setString(3, reading.at().map(Checkpoint::id).orElse(null));
+                insert.setDouble(4, reading.value());
+                insert.setDouble(5, reading.uncertainty());
+                insert.executeUpdate();
+            }
         }
     }
 

@@ -37,12 +37,14 @@ final class AcademyLoad {
                 "",
                 String.format(
                         Locale.ROOT,
-                        "%,d students, %,d lessons, %,d practice sessions with %,d reps over three years (%,d MB, loaded in"
+                        "%,d students, %,d lessons, %,d practice sessions with %,d reps and %,d swings from a plate over"
+                                + " three years (%,d MB, loaded in"
                                 + " %.0f s); %d requests a second, come what may, for %d s.",
                         size.students(),
                         size.lessons(),
                         size.sessions(),
                         size.reps(),
+                        size.swings(),
                         Files.size(folder.resolve("hodegon.mv.db")) / 1_000_000,
                         loaded,
                         PER_SECOND,

@@ -3,6 +3,9 @@ package app.hodegon.bench;
 import static app.hodegon.bench.LaunchedServer.found;
 
 import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.motion.Cell;
+import app.hodegon.core.motion.Trace;
+import app.hodegon.core.swing.Handedness;
 import java.io.IOException;
 import java.nio.charset.StandardCharsets;
 import java.nio.file.Path;
@@ -14,6 +17,8 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.zip.GZIPOutputStream;
 
 /** Starts the demo as a user would and times what a user waits for. */
@@ -23,6 +28,8 @@ final class DemoTimes {
     private static final int RUNS = 200;
     private static final int SHOTS = 20_000;
     private static final int PORT = 8123;
+    private static final int SWINGS = 200;
+    private static final int SWINGS_AT_ONCE = 20;
 
     private final List<String> rows = new ArrayList<>();
     private LaunchedServer server;
@@ -112,6 +119,21 @@ final class DemoTimes {
         time("Diagnosis calculator, 25 pieces of evidence", "POST", "/api/diagnosis", evidence());
         time("The feet against a second school", "GET", lesson + "/feet?against=full-load", null);
 
+        String measured = withSwings(student);
+        time("A lesson of 200 swings", "GET", measured, null);
+        time("Its swings", "GET", measured + "/swings", null);
+        String swing = found(
+                        "\"id\":\"([^\"]+)\",\"number\"",
+                        server.send("GET", measured + "/swings", null).body())
+                .get(0);
+        time("A swing's curve", "GET", "/api/swings/" + swing + "/curve", null);
+        time(
+                "A swing kept: all read together",
+                "PUT",
+                "/api/swings/" + swing + "/state",
+                "{\"state\":\"kept\",\"stage\":\"before\"}");
+        time("The loads of a swing read, calculator", "POST", "/api/traces/read", loads());
+
         server.signIn("petra@demo.example", "demo-student");
         String me = server.send("GET", "/api/me", null).body();
         time("All the phone needs", "GET", "/api/me", null);
@@ -120,6 +142,57 @@ final class DemoTimes {
                  "kind":"main","marks":"+++++-+++","noticed":["turned"],"told":{"speeds":[50],"club":"wedge",
                  "balls":[{"flight":"slice","strike":"fat"},{"strike":"solid"}],"turns":[]}}],"balls":{},"note":"","finished":false}""".formatted(
                         found("\"plan\":\\{\"id\":\"([^\"]+)\"", me).get(0), LocalDate.now()));
+    }
+
+    /** A new lesson with as many kept swings, from a file. */
+    private String withSwings(String student) throws IOException, InterruptedException {
+        String lesson = "/api/lessons/"
+                + found(
+                                "\"id\":\"([^\"]+)\"",
+                                server.send("POST", "/api/students/" + student + "/lessons", null)
+                                        .body())
+                        .get(0);
+        String columns = Arrays.stream(Cell.values())
+                .map(c -> "\"%s\":%d".formatted(c.channel(Handedness.RIGHT), c.ordinal()))
+                .collect(Collectors.joining(","));
+        String begun = server.send("POST", lesson + "/trace-imports", """
+                        {"name":"bench.csv","stage":"before","rate":200,"heading":["a","b"],
+                         "columns":{"time":null,"perSecond":1,"unit":"kilogram","channels":{%s}}}""".formatted(columns))
+                .body();
+        String path =
+                "/api/trace-imports/" + found("\"id\":\"([^\"]+)\"", begun).get(0);
+        List<Cell> order = found("\"((?:left|right)-[a-z-]+)\"", begun).stream()
+                .map(name -> Arrays.stream(Cell.values())
+                        .filter(c -> c.channel(Handedness.RIGHT).equals(name))
+                        .findFirst()
+                        .orElseThrow())
+                .toList();
+        KeptSwing swing = KeptSwing.make();
+        long first = 0;
+        for (int batch = 0; batch < SWINGS / SWINGS_AT_ONCE; batch++) {
+            StringBuilder rows = new StringBuilder();
+            for (int i = 0; i < SWINGS_AT_ONCE; i++) {
+                rows.append(rows.isEmpty() ? "" : ",").append(swing.rows(order, first));
+                first += swing.trace().length();
+            }
+            server.send("POST", path + "/rows", "{\"rows\":[" + rows + "]}");
+        }
+        server.send("POST", path + "/take", "{\"leaveOut\":[]}");
+        return lesson;
+    }
+
+    /** Eight cells of one swing. */
+    private static String loads() {
+        Trace trace = KeptSwing.make().trace();
+        String channels = Arrays.stream(Cell.values())
+                .map(c -> "\"%s\":[%s]"
+                        .formatted(
+                                c.channel(Handedness.RIGHT),
+                                IntStream.range(0, trace.length())
+                                        .mapToObj(i -> String.format(Locale.ROOT, "%.2f", trace.load(c, i)))
+                                        .collect(Collectors.joining(","))))
+                .collect(Collectors.joining(","));
+        return "{\"handedness\":\"right\",\"rate\":200,\"unit\":\"kilogram\",\"channels\":{" + channels + "}}";
     }
 
     /** As a bay would write them; every thousandth row is broken. */

@@ -75,8 +75,8 @@ class LessonController {
             @NotNull String studentUnits,
             @NotNull LocalDate heldOn,
             @NotNull LessonEntry entry,
-            @NotNull List<StageReading> measured,
             @NotNull DiagnosisView diagnosis,
+            @NotNull List<StageReading> measured,
             @NotNull List<String> focus,
             @NotNull String focusReason,
             @NotNull int version,
@@ -160,11 +160,11 @@ class LessonController {
                 student.units(),
                 lesson.heldOn(),
                 EntryView.of(lesson).entry(),
+                DiagnosisView.of(lessons.diagnose(lesson, student, units.of(coach.id()))),
                 lesson.measured().entrySet().stream()
                         .flatMap(e -> e.getValue().stream()
                                 .map(r -> new StageReading(e.getKey().id(), ReadingEntry.of(r))))
                         .toList(),
-                DiagnosisView.of(lessons.diagnose(lesson, student, units.of(coach.id()))),
                 lesson.focus().stream().map(Fault::id).toList(),
                 lesson.focusReason(),
                 lesson.version(),

@@ -56,6 +56,11 @@ public final class GolfSwing {
         return courses.get(what).slope(seconds);
     }
 
+    /** Where every point of the body is, in seconds from address. */
+    public Map<BodyPoint, Point> body(double seconds) {
+        return new Body(golfer.height(), what -> value(what, seconds)).points();
+    }
+
     /** Load on a quarter of a sole, in percent of the body's weight. */
     public double load(Cell cell, double seconds) {
         boolean trail = cell.foot() == Foot.TRAIL;
