@@ -108,10 +108,11 @@ final class Warnings {
         } else if (days.isEmpty() && !routes.get(0).steps().isEmpty()) {
             warn("days-too-short", "No day has the time or the place for even one set.");
         } else if (days.size() < dates.size() && !days.isEmpty()) {
+            int free = dates.size() - days.size();
             warn(
                     "days-unused",
-                    (dates.size() - days.size())
-                            + " of the days stay free: there is no time or no place for what is due, and what is passed is"
+                    (free == 1 ? "One of the days stays" : free + " of the days stay")
+                            + " free: there is no time or no place for what is due, and what is passed is"
                             + " kept up often enough.");
         }
     }
