@@ -36,6 +36,11 @@ public enum Cell implements Identified {
         return foot.side(hand) + quarter();
     }
 
+    /** The names of all channels for a student of this hand, in the order of the quarters. */
+    public static List<String> channels(Handedness hand) {
+        return Arrays.stream(values()).map(cell -> cell.channel(hand)).toList();
+    }
+
     private String quarter() {
         return (front ? "-front" : "-back") + (inner ? "-inner" : "-outer");
     }

@@ -10,6 +10,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
+import java.util.function.Predicate;
 
 /**
  * Reads the loads of one swing: its moments, as far as loads can tell them, and the measures at those that are known.
@@ -41,21 +42,45 @@ public final class TraceReader {
     private final Signal share;
     private final Signal.Fit[] shares;
     private final double noise;
+    private final Signal total;
+    private final List<Half> halves;
     private final Map<Checkpoint, Moment> moments = new EnumMap<>(Checkpoint.class);
     private final List<Measured> readings = new ArrayList<>();
     private final List<Trouble> troubles;
+
+    /**
+     * A half of a foot.
+     *
+     * @param noise of a sample of the half, with what the whole foot's does to its share
+     */
+    private record Half(Measure measure, Signal foot, Signal part, double noise) {
+
+        static Half of(Trace trace, Foot of, Predicate<Cell> which, Measure measure) {
+            Signal foot = trace.of(of);
+            Signal part = trace.of(of, which);
+            return new Half(measure, foot, part, Math.hypot(part.noise(), foot.noise() / 2));
+        }
+    }
 
     private TraceReader(Trace trace) {
         this.trace = trace;
         this.share = trace.trailShare();
         this.shares = share.fitted();
         this.noise = share.noise();
+        this.total = trace.total();
+        this.halves = trace.hasCells()
+                ? List.of(
+                        Half.of(trace, Foot.TRAIL, Cell::front, Measure.TRAIL_TOE),
+                        Half.of(trace, Foot.LEAD, Cell::front, Measure.LEAD_TOE),
+                        Half.of(trace, Foot.TRAIL, Cell::outer, Measure.TRAIL_OUTER),
+                        Half.of(trace, Foot.LEAD, Cell::outer, Measure.LEAD_OUTER))
+                : List.of();
         this.troubles = Troubles.of(trace);
     }
 
     /**
      * @param known moments from elsewhere, given or corrected, each at most once
-     * @throws IllegalArgumentException if a known moment lies outside the trace or they are not in the order of a swing
+     * @throws IllegalArgumentException in lead/trail placeholders, if a known moment lies outside the trace or they are not in the order of a swing
      * @throws SeveralSwingsException if there is more than one swing in the trace
      */
     public static TraceReading read(Trace trace, Collection<Moment> known) {
@@ -83,16 +108,16 @@ public final class TraceReader {
         Map<Checkpoint, Moment> sorted = new EnumMap<>(Checkpoint.class);
         for (Moment moment : known) {
             if (moment.seconds() > trace.duration()) {
-                throw new IllegalArgumentException("%s lies after the last sample, which is at %.3f s."
-                        .formatted(moment.at().id(), trace.duration()));
+                throw new IllegalArgumentException("%s: lies after the last sample, which is at %.3f s."
+                        .formatted(moment.at().label(), trace.duration()));
             }
             sorted.put(moment.at(), moment);
         }
         Moment before = null;
         for (Moment moment : sorted.values()) {
             if (before != null && before.seconds() >= moment.seconds()) {
-                throw new IllegalArgumentException(
-                        moment.at().id() + " must come after " + before.at().id() + ".");
+                throw new IllegalArgumentException(moment.at().label() + ": must come after "
+                        + before.at().label().toLowerCase() + ".");
             }
             before = moment;
         }
@@ -122,7 +147,6 @@ public final class TraceReader {
         }
         after.ifPresent(at -> put(Checkpoint.FINISH, at, Rest.FINISH_UNCERTAINTY));
         if (before.isPresent() && after.isPresent()) {
-            Signal total = trace.total();
             double end = after.get();
             Troubles.drift(
                     total,
@@ -149,26 +173,20 @@ public final class TraceReader {
         Signal.Fit fit = share.at(moment.seconds());
         if (Double.isNaN(fit.value())) return;
         add(Measure.TRAIL_SHARE, moment, fit.value(), CALIBRATION, noise * fit.gain(), fit.slope());
-        if (!trace.hasCells()) return;
-        half(moment, Foot.TRAIL, true, Measure.TRAIL_TOE);
-        half(moment, Foot.LEAD, true, Measure.LEAD_TOE);
-        half(moment, Foot.TRAIL, false, Measure.TRAIL_OUTER);
-        half(moment, Foot.LEAD, false, Measure.LEAD_OUTER);
+        for (Half half : halves) half(moment, half);
     }
 
-    private void half(Moment moment, Foot foot, boolean front, Measure measure) {
-        Signal of = trace.of(foot);
-        Signal part = trace.of(foot, front ? Cell::front : Cell::outer);
-        double all = trace.total().at(moment.seconds(), HALVES_REACH).value();
-        double bears = 100 * of.at(moment.seconds(), HALVES_REACH).value() / all;
+    private void half(Moment moment, Half half) {
+        double all = total.at(moment.seconds(), HALVES_REACH).value();
+        double bears = 100 * half.foot().at(moment.seconds(), HALVES_REACH).value() / all;
         if (!(bears > HARDLY_LOADED)) return;
         double reach = bears < LITTLE ? REACH_OF_LITTLE : HALVES_REACH;
-        Signal.Fit whole = of.at(moment.seconds(), reach);
-        Signal.Fit half = part.at(moment.seconds(), reach);
-        double value = 100 * half.value() / whole.value();
-        double slope = 100 * (half.slope() - value / 100 * whole.slope()) / whole.value();
-        double scatter = 100 * Math.hypot(part.noise(), of.noise() / 2) / whole.value() * half.gain();
-        add(measure, moment, value, CALIBRATION_OF_HALVES, scatter, slope);
+        Signal.Fit whole = half.foot().at(moment.seconds(), reach);
+        Signal.Fit part = half.part().at(moment.seconds(), reach);
+        double value = 100 * part.value() / whole.value();
+        double slope = 100 * (part.slope() - value / 100 * whole.slope()) / whole.value();
+        double scatter = 100 * half.noise() / whole.value() * part.gain();
+        add(half.measure(), moment, value, CALIBRATION_OF_HALVES, scatter, slope);
     }
 
     private void add(Measure measure, Moment moment, double value, double fixed, double scatter, double slope) {

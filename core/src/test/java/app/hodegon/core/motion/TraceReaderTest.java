@@ -132,9 +132,9 @@ class TraceReaderTest {
         GolfSwing swing = golfer(PressureSchool.FULL_LOAD, Map.of()).swing();
         Trace trace = PLATE.record(swing, Shape.FEET, BEFORE, 0.8, new Random(2));
         assertThatThrownBy(() -> TraceReader.read(trace, List.of(at(Checkpoint.TOP, 2), at(Checkpoint.IMPACT, 1.9))))
-                .hasMessage("impact must come after top.");
+                .hasMessage("Impact: must come after top.");
         assertThatThrownBy(() -> TraceReader.read(trace, List.of(at(Checkpoint.IMPACT, 60))))
-                .hasMessageStartingWith("impact lies after the last sample");
+                .hasMessageStartingWith("Impact: lies after the last sample");
     }
 
     @Test

@@ -20,7 +20,6 @@ import tools.jackson.databind.JsonNode;
 record PlateHeader(String stream, String plate, double rate, LoadUnit unit, List<String> channels) {
 
     private static final int LONGEST_NAME = 80;
-    private static final List<String> FEET = List.of("left", "right");
 
     /** Force of a foot, and where it presses, in parts of the foot's length from the heel and of its width from inside. */
     private static final List<String> FORCES =
@@ -32,8 +31,8 @@ record PlateHeader(String stream, String plate, double rate, LoadUnit unit, List
         }
         Set<String> given = Set.copyOf(channels);
         if (given.size() != channels.size()
-                || !(given.equals(Set.copyOf(FEET))
-                        || given.equals(Set.copyOf(cells(Handedness.RIGHT)))
+                || !(given.equals(Set.copyOf(Foot.channels(Handedness.RIGHT)))
+                        || given.equals(Set.copyOf(Cell.channels(Handedness.RIGHT)))
                         || given.equals(Set.copyOf(FORCES)))) {
             throw new IllegalArgumentException("channels must be left and right; or the eight quarters; or left-force,"
                     + " left-forward, left-outward and the same for right.");
@@ -52,14 +51,8 @@ record PlateHeader(String stream, String plate, double rate, LoadUnit unit, List
                 List.copyOf(channels));
     }
 
-    private static List<String> cells(Handedness hand) {
-        List<String> names = new ArrayList<>();
-        for (Cell cell : Cell.values()) names.add(cell.channel(hand));
-        return names;
-    }
-
     boolean hasCells() {
-        return channels.size() > FEET.size();
+        return channels.size() > Foot.values().length;
     }
 
     /** A sample's values as the loads that are cut and stored: of lead and trail foot, or of the quarters. */

@@ -32,13 +32,8 @@ final class StandInLines {
     }
 
     String header() {
-        StringBuilder channels = new StringBuilder();
-        for (Cell cell : Cell.values()) {
-            channels.append(channels.isEmpty() ? "\"" : ",\"")
-                    .append(cell.channel(golfer.hand()))
-                    .append('"');
-        }
-        return "{\"stream\":\"%s\",\"plate\":\"Stand-in\",\"rate\":200,\"unit\":\"kilogram\",\"channels\":[%s]}%n"
+        String channels = String.join("\",\"", Cell.channels(golfer.hand()));
+        return "{\"stream\":\"%s\",\"plate\":\"Stand-in\",\"rate\":200,\"unit\":\"kilogram\",\"channels\":[\"%s\"]}%n"
                 .formatted(name, channels);
     }
 

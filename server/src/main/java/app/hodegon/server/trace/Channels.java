@@ -7,7 +7,6 @@ import app.hodegon.core.motion.Trace;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.http.Invalid;
-import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
@@ -17,34 +16,20 @@ import java.util.Set;
 /** Channels as they are called outside, by left and right; inside it is lead and trail. */
 final class Channels {
 
-    static final List<String> FEET = List.of("left", "right");
-
     /** No plate bears more, in any unit. */
     private static final double HEAVIEST = 100_000;
 
     private Channels() {}
 
-    /** Names of the eight quarters, in the order of {@link Cell} for this hand. */
-    static List<String> cells(Handedness hand) {
-        List<String> names = new ArrayList<>();
-        for (Cell cell : Cell.values()) names.add(cell.channel(hand));
-        return names;
-    }
-
-    /** Names of the two feet, lead first. */
-    static List<String> feet(Handedness hand) {
-        return hand == Handedness.RIGHT ? FEET : List.of(FEET.get(1), FEET.get(0));
-    }
-
     static Trace trace(Handedness hand, double rate, String unit, Map<String, List<Double>> channels) {
         LoadUnit of = Invalid.in("unit", () -> Identified.of(LoadUnit.class, unit));
-        if (channels.keySet().equals(Set.copyOf(FEET))) {
-            List<String> names = feet(hand);
+        if (channels.keySet().equals(Set.copyOf(Foot.channels(hand)))) {
+            List<String> names = Foot.channels(hand);
             return Invalid.in(
                     "channels",
                     () -> Trace.ofFeet(rate, of, loads(channels, names.get(0)), loads(channels, names.get(1))));
         }
-        List<String> names = cells(hand);
+        List<String> names = Cell.channels(hand);
         if (!channels.keySet().equals(Set.copyOf(names))) {
             throw new Invalid("channels", "Give left and right, or all eight of " + String.join(", ", names) + ".");
         }
@@ -68,7 +53,7 @@ final class Channels {
     }
 
     static String csv(Trace trace, Handedness hand) {
-        List<String> names = trace.hasCells() ? cells(hand) : feet(hand);
+        List<String> names = trace.hasCells() ? Cell.channels(hand) : Foot.channels(hand);
         StringBuilder csv = new StringBuilder("seconds");
         names.forEach(name ->
                 csv.append(',').append(name).append('_').append(trace.unit().id()));

@@ -61,12 +61,10 @@ class SwingRepository {
         this.json = json;
     }
 
-    UUID add(
+    void add(
             UUID lesson,
             Stage stage,
-            String state,
-            UUID file,
-            String device,
+            Swings.Arrival arrival,
             Trace trace,
             List<Integer> spark,
             List<SwingMomentView> told,
@@ -83,15 +81,14 @@ class SwingRepository {
                         .fetchSingle()
                         .value1()
                 + 1;
-        UUID id = UUID.randomUUID();
         db.executeInsert(new SwingRecord(
-                id,
+                UUID.randomUUID(),
                 lesson,
                 stage.id(),
                 number,
-                state,
+                arrival.state(),
                 now,
-                device,
+                arrival.device(),
                 trace.rate(),
                 trace.duration(),
                 Base64.getEncoder().encodeToString(PackedTrace.pack(trace)),
@@ -100,8 +97,7 @@ class SwingRepository {
                 json.writeValueAsString(read.readings()),
                 json.writeValueAsString(read.warnings()),
                 spark.stream().map(String::valueOf).collect(Collectors.joining(",")),
-                file));
-        return id;
+                arrival.file()));
     }
 
     UUID addFile(UUID lesson, Stage stage, String name) {

@@ -80,19 +80,34 @@ public class Swings {
     /** Stores a swing that was just heard; the caller has made sure that the lesson may be changed. */
     @Transactional
     public void heard(UUID lessonId, Stage stage, String device, Trace trace, List<Moment> told) {
-        if (swings.count(lessonId) >= MOST) throw new Conflict("This lesson has all the swings it can hold.");
-        TraceReading read = read(trace, told);
+        room(lessonId, 1);
+        add(lessons.byId(lessonId), stage, new Arrival("heard", null, device), trace, told);
+        events.publishEvent(new SwingsChanged(lessonId));
+    }
+
+    /**
+     * How a swing came.
+     *
+     * @param file null for one that was heard live
+     */
+    record Arrival(String state, UUID file, String device) {}
+
+    private void room(UUID lesson, int more) {
+        if (swings.count(lesson) + more > MOST) {
+            throw new Conflict("A lesson holds at most %,d swings.".formatted(MOST));
+        }
+    }
+
+    private void add(StoredLesson lesson, Stage stage, Arrival arrival, Trace trace, List<Moment> told) {
+        Handedness hand = hand(lesson);
         swings.add(
-                lessonId,
+                lesson.id(),
                 stage,
-                "heard",
-                null,
-                device,
+                arrival,
                 trace,
                 spark(trace),
                 told.stream().map(SwingMomentView::of).toList(),
-                TraceView.of(read, hand(lessons.byId(lessonId))));
-        events.publishEvent(new SwingsChanged(lessonId));
+                TraceView.of(read(trace, told, hand, "moments"), hand));
     }
 
     /** A swing found in a file. */
@@ -102,23 +117,10 @@ public class Swings {
     @Transactional
     public void take(Account coach, UUID lessonId, Stage stage, String name, List<Found> found) {
         StoredLesson lesson = lessons.toChange(coach, lessonId);
-        if (swings.count(lessonId) + found.size() > MOST) {
-            throw new Conflict("A lesson holds at most %,d swings.".formatted(MOST));
-        }
+        room(lessonId, found.size());
         UUID file = swings.addFile(lessonId, stage, name);
-        Handedness hand = hand(lesson);
-        for (Found one : found) {
-            swings.add(
-                    lessonId,
-                    stage,
-                    "kept",
-                    file,
-                    name.substring(0, Math.min(LONGEST_DEVICE, name.length())),
-                    one.trace(),
-                    spark(one.trace()),
-                    one.told().stream().map(SwingMomentView::of).toList(),
-                    TraceView.of(read(one.trace(), one.told()), hand));
-        }
+        String device = name.substring(0, Math.min(LONGEST_DEVICE, name.length()));
+        found.forEach(one -> add(lesson, stage, new Arrival("kept", file, device), one.trace(), one.told()));
         changed(coach, lessonId);
     }
 
@@ -136,11 +138,13 @@ public class Swings {
         return Channels.csv(stored.trace(), hand(lessons.byId(stored.lesson())));
     }
 
-    private static TraceReading read(Trace trace, List<Moment> told) {
+    /** What is refused is said for this hand, under the field's name. */
+    static TraceReading read(Trace trace, List<Moment> told, Handedness hand, String field) {
         try {
-            return Invalid.in("moments", () -> TraceReader.read(trace, told));
-        } catch (SeveralSwingsException several) {
-            throw new Invalid("moments", several.getMessage());
+            return TraceReader.read(trace, told);
+        } catch (IllegalArgumentException refused) {
+            throw new Invalid(
+                    refused instanceof SeveralSwingsException ? "channels" : field, hand.say(refused.getMessage()));
         }
     }
 
@@ -248,11 +252,12 @@ public class Swings {
             if (seconds == null) told.remove(at);
             else told.put(at, Invalid.in("moments." + name, () -> new Moment(at, seconds, Origin.CORRECTED, BY_HAND)));
         });
-        TraceReading read = read(stored.trace(), List.copyOf(told.values()));
+        Handedness hand = hand(lessons.byId(lesson));
+        List<Moment> moments = List.copyOf(told.values());
         swings.tell(
                 id,
-                told.values().stream().map(SwingMomentView::of).toList(),
-                TraceView.of(read, hand(lessons.byId(lesson))));
+                moments.stream().map(SwingMomentView::of).toList(),
+                TraceView.of(read(stored.trace(), moments, hand, "moments"), hand));
         return changed(coach, lesson);
     }
 

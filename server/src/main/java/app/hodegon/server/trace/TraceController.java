@@ -2,9 +2,7 @@ package app.hodegon.server.trace;
 
 import app.hodegon.core.motion.Moment;
 import app.hodegon.core.motion.Origin;
-import app.hodegon.core.motion.SeveralSwingsException;
 import app.hodegon.core.motion.Trace;
-import app.hodegon.core.motion.TraceReader;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
@@ -46,11 +44,7 @@ class TraceController {
         Handedness hand = Invalid.in("handedness", () -> Identified.of(Handedness.class, request.handedness()));
         Trace trace = Channels.trace(hand, request.rate(), request.unit(), request.channels());
         List<Moment> known = known(request.events(), trace);
-        try {
-            return TraceView.of(Invalid.in("events", () -> TraceReader.read(trace, known)), hand);
-        } catch (SeveralSwingsException several) {
-            throw new Invalid("channels", several.getMessage());
-        }
+        return TraceView.of(Swings.read(trace, known, hand, "events"), hand);
     }
 
     private static List<Moment> known(Map<String, Double> events, Trace trace) {
