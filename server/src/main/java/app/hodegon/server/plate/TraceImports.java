@@ -5,6 +5,8 @@ import app.hodegon.core.motion.TraceColumns;
 import app.hodegon.core.motion.TraceReader;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.columns.FileShapes;
+import app.hodegon.server.columns.FileShapes.Kind;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
@@ -24,7 +26,6 @@ import java.util.Set;
 import java.util.UUID;
 import java.util.concurrent.ConcurrentHashMap;
 import org.springframework.stereotype.Service;
-import tools.jackson.databind.json.JsonMapper;
 
 /**
  * Files with loads on their way in: the page reads them row by row and sends what it reads; here swings are cut out, and
@@ -33,38 +34,30 @@ import tools.jackson.databind.json.JsonMapper;
 @Service
 class TraceImports {
 
-    private static final int LONGEST_HEADING = 2000;
-
     /** More swings than this are not taken from one file. */
     private static final int MOST = 400;
 
     private final Map<UUID, Import> running = new ConcurrentHashMap<>();
-    private final TraceShapeRepository shapes;
+    private final FileShapes shapes;
     private final Swings swings;
     private final Lessons lessons;
     private final Students students;
-    private final JsonMapper json;
 
-    TraceImports(TraceShapeRepository shapes, Swings swings, Lessons lessons, Students students, JsonMapper json) {
+    TraceImports(FileShapes shapes, Swings swings, Lessons lessons, Students students) {
         this.shapes = shapes;
         this.swings = swings;
         this.lessons = lessons;
         this.students = students;
-        this.json = json;
     }
 
-    private record Import(UUID id, UUID lesson, Stage stage, String name, PlateFeed feed, List<Found> found) {}
+    private record Import(
+            UUID id, UUID lesson, Stage stage, TraceImportEntry entry, PlateFeed feed, List<Found> found) {}
 
     /** What was remembered of such a heading, or what it tells. */
     TraceShapeView shape(Account coach, List<String> heading) {
-        return shapes.columns(coach.id(), key(heading))
-                .map(stored -> new TraceShapeView(json.readValue(stored, TraceColumnsEntry.class), true))
+        return shapes.columns(coach.id(), Kind.LOADS, heading, TraceColumnsEntry.class)
+                .map(known -> new TraceShapeView(known, true))
                 .orElseGet(() -> new TraceShapeView(TraceColumnsEntry.of(TraceColumns.guess(heading)), false));
-    }
-
-    private static String key(List<String> heading) {
-        String key = String.join("\t", heading).toLowerCase();
-        return key.substring(0, Math.min(LONGEST_HEADING, key.length()));
     }
 
     TraceImportBegun begin(Account coach, UUID lessonId, TraceImportEntry entry) {
@@ -84,9 +77,8 @@ class TraceImports {
         PlateFeed feed = new PlateFeed();
         feed.stands(students.byId(lesson.studentId()).hand());
         feed.begin(header);
-        Import begun = new Import(UUID.randomUUID(), lessonId, stage, entry.name(), feed, new ArrayList<>());
+        Import begun = new Import(UUID.randomUUID(), lessonId, stage, entry, feed, new ArrayList<>());
         running.put(coach.id(), begun);
-        shapes.remember(coach.id(), key(entry.heading()), json.writeValueAsString(entry.columns()));
         return new TraceImportBegun(begun.id(), header.channels());
     }
 
@@ -136,7 +128,9 @@ class TraceImports {
         for (int i = 0; i < now.found().size(); i++)
             if (!leaveOut.contains(i)) taken.add(now.found().get(i));
         if (taken.isEmpty()) throw new Invalid("leaveOut", "No swing is left to be taken.");
-        swings.take(coach, now.lesson(), now.stage(), now.name(), taken);
+        swings.take(coach, now.lesson(), now.stage(), now.entry().name(), taken);
+        shapes.remember(
+                coach.id(), Kind.LOADS, now.entry().heading(), now.entry().columns());
         running.remove(coach.id(), now);
     }
 

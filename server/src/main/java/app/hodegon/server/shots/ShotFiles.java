@@ -9,6 +9,8 @@ import app.hodegon.core.simulate.RangeBay;
 import app.hodegon.core.simulate.RangeBay.Club;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.columns.FileShapes;
+import app.hodegon.server.columns.FileShapes.Kind;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
@@ -24,24 +26,21 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
-import tools.jackson.databind.json.JsonMapper;
 
 /** Measured balls of lessons: looked at, taken in as a file and out as a whole. */
 @Service
 public class ShotFiles {
 
-    private static final int LONGEST_HEADING = 2000;
-
     private final ShotRepository shots;
     private final Lessons lessons;
     private final Students students;
-    private final JsonMapper json;
+    private final FileShapes shapes;
 
-    ShotFiles(ShotRepository shots, Lessons lessons, Students students, JsonMapper json) {
+    ShotFiles(ShotRepository shots, Lessons lessons, Students students, FileShapes shapes) {
         this.shots = shots;
         this.lessons = lessons;
         this.students = students;
-        this.json = json;
+        this.shapes = shapes;
     }
 
     /** What is in a file, under these columns. */
@@ -53,8 +52,7 @@ public class ShotFiles {
         CsvText file = CsvText.read(entry.text());
         ColumnsEntry known = entry.columns() != null
                 ? null
-                : shots.shape(coach.id(), heading(file))
-                        .map(stored -> json.readValue(stored, ColumnsEntry.class))
+                : shapes.columns(coach.id(), Kind.SHOTS, file.heading(), ColumnsEntry.class)
                         .orElse(null);
         ShotColumns columns = entry.columns() != null
                 ? entry.columns().toColumns()
@@ -63,11 +61,6 @@ public class ShotFiles {
                 ? new ShotRows(List.of(), List.of())
                 : Invalid.in("columns", () -> ShotRows.read(file.heading(), file.rows(), columns, student.hand()));
         return new Look(file, ColumnsEntry.of(columns), known != null, rows);
-    }
-
-    private static String heading(CsvText file) {
-        String heading = String.join("\t", file.heading()).toLowerCase();
-        return heading.length() <= LONGEST_HEADING ? heading : heading.substring(0, LONGEST_HEADING);
     }
 
     /**
@@ -98,7 +91,7 @@ public class ShotFiles {
                 .filter(s -> club == null || s.club().equals(club))
                 .toList();
         if (taken.isEmpty()) throw new Invalid("text", "There is no ball in this file.");
-        shots.remember(coach.id(), heading(look.file()), json.writeValueAsString(look.columns()));
+        shapes.remember(coach.id(), Kind.SHOTS, look.file().heading(), look.columns());
         UUID id = shots.add(lessonId, stage, name.strip(), taken);
         return shots.files(lessonId).stream()
                 .filter(f -> f.id().equals(id))

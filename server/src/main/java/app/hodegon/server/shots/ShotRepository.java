@@ -2,7 +2,6 @@ package app.hodegon.server.shots;
 
 import static app.hodegon.server.db.Tables.SHOT;
 import static app.hodegon.server.db.Tables.SHOT_FILE;
-import static app.hodegon.server.db.Tables.SHOT_SHAPE;
 import static org.jooq.impl.DSL.avg;
 import static org.jooq.impl.DSL.count;
 import static org.jooq.impl.DSL.insertInto;
@@ -152,21 +151,5 @@ class ShotRepository {
             case BALL_SPEED -> SHOT.BALL_SPEED;
             case CLUB_SPEED -> SHOT.CLUB_SPEED;
         };
-    }
-
-    /** What the columns under this heading meant last time (JSON). */
-    Optional<String> shape(UUID coach, String heading) {
-        return db.select(SHOT_SHAPE.COLUMNS)
-                .from(SHOT_SHAPE)
-                .where(SHOT_SHAPE.COACH_ID.eq(coach).and(SHOT_SHAPE.HEADING.eq(heading)))
-                .fetchOptional(SHOT_SHAPE.COLUMNS);
-    }
-
-    void remember(UUID coach, String heading, String columns) {
-        db.mergeInto(SHOT_SHAPE)
-                .columns(SHOT_SHAPE.COACH_ID, SHOT_SHAPE.HEADING, SHOT_SHAPE.COLUMNS)
-                .key(SHOT_SHAPE.COACH_ID, SHOT_SHAPE.HEADING)
-                .values(coach, heading, columns)
-                .execute();
     }
 }
