@@ -11,32 +11,17 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Response;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.List;
 import java.util.function.Predicate;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Several coaches in one house, lost passwords, and two windows on one lesson. */
 class AcademyTest {
 
-    @TempDir
-    private static Path directory;
-
-    private static ServerProcess demo;
-
-    @BeforeAll
-    static void start() {
-        demo = ServerProcess.demo(directory);
-    }
-
-    @AfterAll
-    static void stop() {
-        demo.close();
-    }
+    @RegisterExtension
+    private static final Demo demo = new Demo();
 
     /** The one-time address that a sheet shows. */
     private static String address(Page page) {

@@ -19,30 +19,16 @@ import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.rendering.PDFRenderer;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A running plan changed by hand, put on paper and handed over again; a drill of one's own. */
 class BuilderTest {
 
     private static final int DPI = 72;
 
-    @TempDir
-    private static Path directory;
-
-    private static ServerProcess demo;
-
-    @BeforeAll
-    static void start() {
-        demo = ServerProcess.demo(directory);
-    }
-
-    @AfterAll
-    static void stop() {
-        demo.close();
-    }
+    @RegisterExtension
+    private static final Demo demo = new Demo();
 
     @Test
     void aPlanIsDraggedLockedTakenBackAndHandedOver() {

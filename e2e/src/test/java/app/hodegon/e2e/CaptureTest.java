@@ -7,32 +7,17 @@ import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** Ten balls (flight and strike) and twelve signs between two balls: by keys alone, and by touch alone. */
 class CaptureTest {
 
     private static final int MOST_ACTIONS = 40;
 
-    @TempDir
-    private static Path directory;
-
-    private static ServerProcess demo;
-
-    @BeforeAll
-    static void start() {
-        demo = ServerProcess.demo(directory);
-    }
-
-    @AfterAll
-    static void stop() {
-        demo.close();
-    }
+    @RegisterExtension
+    private static final Demo demo = new Demo();
 
     @Test
     void byKeyboardAlone() {

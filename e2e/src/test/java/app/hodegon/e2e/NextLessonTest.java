@@ -20,30 +20,16 @@ import java.util.regex.Pattern;
 import org.apache.pdfbox.Loader;
 import org.apache.pdfbox.pdmodel.PDDocument;
 import org.apache.pdfbox.text.PDFTextStripper;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** From what was kept to the next plan and the report; a record out, erased and in again. */
 class NextLessonTest {
 
     private static final String SHOTS = "Nr;Club;Carry yd;Side\n1;7 iron;150;L 4\n2;7 iron;far;3\n3;7 iron;148;2\n";
 
-    @TempDir
-    private static Path directory;
-
-    private static ServerProcess demo;
-
-    @BeforeAll
-    static void start() {
-        demo = ServerProcess.demo(directory);
-    }
-
-    @AfterAll
-    static void stop() {
-        demo.close();
-    }
+    @RegisterExtension
+    private static final Demo demo = new Demo();
 
     private static Page student(Browser browser, String name) {
         Page page = Browser.students(browser.screen(), demo.base(), "Coach at Lindmoor");

@@ -10,30 +10,15 @@ import static org.assertj.core.api.Assertions.assertThat;
 import com.microsoft.playwright.Locator;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** What a coach entered survives a signal that goes, a session that ends, and a hand that works by keys alone. */
 class NothingLostTest {
 
-    @TempDir
-    private static Path directory;
-
-    private static ServerProcess demo;
-
-    @BeforeAll
-    static void start() {
-        demo = ServerProcess.demo(directory);
-    }
-
-    @AfterAll
-    static void stop() {
-        demo.close();
-    }
+    @RegisterExtension
+    private static final Demo demo = new Demo();
 
     private static void signIn(Page page) {
         page.navigate(demo.base() + "/sign-in");

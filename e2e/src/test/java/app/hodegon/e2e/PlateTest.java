@@ -11,12 +11,9 @@ import com.microsoft.playwright.Page;
 import com.microsoft.playwright.Page.GetByRoleOptions;
 import com.microsoft.playwright.assertions.LocatorAssertions.IsVisibleOptions;
 import com.microsoft.playwright.options.AriaRole;
-import java.nio.file.Path;
 import java.util.regex.Pattern;
-import org.junit.jupiter.api.AfterAll;
-import org.junit.jupiter.api.BeforeAll;
 import org.junit.jupiter.api.Test;
-import org.junit.jupiter.api.io.TempDir;
+import org.junit.jupiter.api.extension.RegisterExtension;
 
 /** A lesson lived from the plate: from the first swing to the plan, without typing one number. */
 class PlateTest {
@@ -24,20 +21,8 @@ class PlateTest {
     /** A waggle, one broken off, a swing and its finish. */
     private static final double A_SWING_MS = 20_000;
 
-    @TempDir
-    private static Path directory;
-
-    private static ServerProcess demo;
-
-    @BeforeAll
-    static void start() {
-        demo = ServerProcess.demo(directory);
-    }
-
-    @AfterAll
-    static void stop() {
-        demo.close();
-    }
+    @RegisterExtension
+    private static final Demo demo = new Demo();
 
     @Test
     void swingsAreHeardKeptAndBecomeThePlan() {

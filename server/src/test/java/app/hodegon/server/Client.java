@@ -151,24 +151,18 @@ public final class Client {
 
     /** What a page listens to: read as it comes, and closed by the caller. */
     public InputStream events(String path) {
-        try {
-            HttpResponse<InputStream> response = http.send(
-                    HttpRequest.newBuilder(base.resolve(path)).build(), HttpResponse.BodyHandlers.ofInputStream());
-            assertThat(response.statusCode()).isEqualTo(200);
-            return response.body();
-        } catch (IOException e) {
-            throw new java.io.UncheckedIOException(e);
-        } catch (InterruptedException e) {
-            Thread.currentThread().interrupt();
-            throw new IllegalStateException(e);
-        }
+        return read(path, HttpResponse.BodyHandlers.ofInputStream());
     }
 
     /** A file's text. */
     public String text(String path) {
+        return read(path, HttpResponse.BodyHandlers.ofString());
+    }
+
+    private <T> T read(String path, HttpResponse.BodyHandler<T> as) {
         try {
-            HttpResponse<String> response =
-                    http.send(HttpRequest.newBuilder(base.resolve(path)).build(), HttpResponse.BodyHandlers.ofString());
+            HttpResponse<T> response =
+                    http.send(HttpRequest.newBuilder(base.resolve(path)).build(), as);
             assertThat(response.statusCode()).isEqualTo(200);
             return response.body();
         } catch (IOException e) {
