@@ -9,6 +9,7 @@ import { ShareStrip } from "../feet/ShareStrip";
 import { Soles } from "../feet/Soles";
 import type { Reading } from "./changes";
 import { HipLineHelper } from "./HipLineHelper";
+import { WhichBalls } from "./WhichBalls";
 
 /** What may be laid under the readings shown. */
 type Under = "nothing" | "before" | "earlier";
@@ -71,15 +72,7 @@ export function FeetPanel({
   return (
     <div className="grid gap-4">
       <div className="flex flex-wrap items-end gap-x-6 gap-y-2">
-        <Choice
-          label="Which balls"
-          value={moment}
-          options={[
-            { id: "before", label: "Before" },
-            { id: "after", label: "After" },
-          ]}
-          onChange={(m) => setMoment(m as MomentName)}
-        />
+        <WhichBalls value={moment} onChange={setMoment} />
         {unders.length > 1 && (
           <div className="flex items-center gap-2">
             <span className="text-soft text-sm">Laid under</span>

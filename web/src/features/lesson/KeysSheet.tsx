@@ -12,6 +12,12 @@ const KEYS = [
   ["?", "this list"],
 ];
 
+const PLATE_KEYS = [
+  ["k", "keeps the swing that is looked at"],
+  ["Backspace", "throws it away"],
+  ["z", "takes the last of both back"],
+];
+
 export function KeysSheet({
   open,
   onOpenChange,
@@ -25,14 +31,9 @@ export function KeysSheet({
     catalogue.ballResults.find((r) => r.kind === kind && r.id === result)?.label;
   return (
     <Sheet title="Keys" open={open} onOpenChange={onOpenChange}>
-      <dl className="grid grid-cols-[6rem_1fr] gap-y-1">
-        {KEYS.map(([key, what]) => (
-          <div key={key} className="contents">
-            <dt className="font-semibold">{key}</dt>
-            <dd>{what}</dd>
-          </div>
-        ))}
-      </dl>
+      <Keys keys={KEYS} />
+      <h3>On the plate</h3>
+      <Keys keys={PLATE_KEYS} />
       <h3>One ball</h3>
       <dl className="grid grid-cols-[2rem_1fr_2rem_1fr] gap-y-1">
         {Object.entries(TALLY_KEYS).map(([key, { kind, result }]) => (
@@ -43,5 +44,18 @@ export function KeysSheet({
         ))}
       </dl>
     </Sheet>
+  );
+}
+
+function Keys({ keys }: { keys: string[][] }) {
+  return (
+    <dl className="grid grid-cols-[6rem_1fr] gap-y-1">
+      {keys.map(([key, what]) => (
+        <div key={key} className="contents">
+          <dt className="font-semibold">{key}</dt>
+          <dd>{what}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }

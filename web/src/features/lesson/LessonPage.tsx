@@ -88,7 +88,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
     };
     const onKey = (event: KeyboardEvent) => {
       // Swings are decided on by keys of their own.
-      if (belongsElsewhere(event) || view === "plate") return;
+      if (belongsElsewhere(event) || (view === "plate" && event.key !== "?")) return;
       const ball = TALLY_KEYS[event.key];
       const digit = places[Number(event.key) - 1];
       if (ball && (view === "before" || view === "after" || view === "since")) {
@@ -127,7 +127,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           </Link>
         </h1>
         <p className="text-soft">{longDay(lesson.heldOn)}</p>
-        <div role="group" aria-label="Views" className="flex flex-wrap gap-1">
+        <div role="group" aria-label="Views" className="no-print flex flex-wrap gap-1">
           {VIEWS.map((v) => (
             <button
               key={v.id}
@@ -144,7 +144,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
             </button>
           ))}
         </div>
-        <div className="ml-auto flex items-center gap-1">
+        <div className="no-print ml-auto flex items-center gap-1">
           <SaveStatus state={work.state} error={work.error} kept={work.isKept()} />
           <AskBeforeLeaving when={work.state !== "saved"} unless={work.isKept} />
           <IconButton label="Undo" disabled={!work.canUndo} onClick={undo}>
@@ -239,6 +239,10 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
                 <h2 id="readings" className="mb-1">
                   Readings
                 </h2>
+                <FromPlate
+                  measured={lesson.measured.filter((m) => m.stage === moment)}
+                  onShow={() => show("plate")}
+                />
                 <ReadingsForm entry={entry} moment={moment} catalogue={catalogue} change={change} />
               </section>
               <label className="grid gap-1">
@@ -282,5 +286,19 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         }}
       />
     </div>
+  );
+}
+
+/** What kept swings have read already, so that nobody types it again. */
+function FromPlate({ measured, onShow }: { measured: Lesson["measured"]; onShow: () => void }) {
+  if (measured.length === 0) return null;
+  const swings = Math.max(...measured.map((m) => m.reading.swings));
+  return (
+    <p className="mb-2">
+      {measured.length} readings from {swings} kept swings on the plate.{" "}
+      <button type="button" className="min-h-11 underline" onClick={onShow}>
+        Show them
+      </button>
+    </p>
   );
 }

@@ -4,7 +4,7 @@ import { queries } from "@/api/queries";
 import type { Catalogue, Diagnosis, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Failed } from "@/ui/Notice";
-import { pieces, without } from "./evidence";
+import { type Piece, pieces, without } from "./evidence";
 
 /** A smaller move is not worth a line. */
 const MOVED = 0.02;
@@ -21,6 +21,7 @@ export function WhatIf({
 }) {
   const [off, setOff] = useState<ReadonlySet<string>>(new Set());
   const all = pieces(lesson, entry, catalogue);
+  const silent = all.filter((p) => !p.tells);
   const instead = useQuery({
     ...queries.whatIf(without(lesson, entry, off)),
     enabled: off.size > 0,
@@ -37,16 +38,18 @@ export function WhatIf({
       <h2 id="what-if">What rests on what</h2>
       <p className="text-soft">Switch a piece off to see what would be left. The lesson stays as it is.</p>
       <div className="grid items-start gap-x-8 gap-y-4 md:grid-cols-[1fr_18rem]">
-        <ul className="grid gap-x-4 lg:grid-cols-2">
-          {all.map((piece) => (
-            <li key={piece.key}>
-              <label className="flex min-h-11 items-center gap-2 leading-tight">
-                <input type="checkbox" checked={!off.has(piece.key)} onChange={() => toggle(piece.key)} />
-                <span className={off.has(piece.key) ? "text-soft line-through" : ""}>{piece.label}</span>
-              </label>
-            </li>
-          ))}
-        </ul>
+        <div className="grid gap-2">
+          <Pieces pieces={all.filter((p) => p.tells)} off={off} onToggle={toggle} />
+          {silent.length > 0 && (
+            <details>
+              <summary className="text-soft w-fit cursor-pointer py-1">
+                {silent.length} more {silent.length === 1 ? "reading" : "readings"}, by which no fault is
+                judged alone
+              </summary>
+              <Pieces pieces={silent} off={off} onToggle={toggle} />
+            </details>
+          )}
+        </div>
         {off.size > 0 && (
           <div aria-live="polite" className="sticky top-4 grid justify-items-start gap-2">
             {instead.isError && <Failed error={instead.error} />}
@@ -56,6 +59,29 @@ export function WhatIf({
         )}
       </div>
     </section>
+  );
+}
+
+function Pieces({
+  pieces,
+  off,
+  onToggle,
+}: {
+  pieces: Piece[];
+  off: ReadonlySet<string>;
+  onToggle: (key: string) => void;
+}) {
+  return (
+    <ul className="grid gap-x-4 lg:grid-cols-2">
+      {pieces.map((piece) => (
+        <li key={piece.key}>
+          <label className="flex min-h-11 items-center gap-2 leading-tight">
+            <input type="checkbox" checked={!off.has(piece.key)} onChange={() => onToggle(piece.key)} />
+            <span className={off.has(piece.key) ? "text-soft line-through" : ""}>{piece.label}</span>
+          </label>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,8 +1,12 @@
-import type { Catalogue, Lesson, LessonEntry, Wire } from "@/api/types";
+import type { Catalogue, Diagnosis, Lesson, LessonEntry, Wire } from "@/api/types";
 import { total } from "../progress/tally";
 
-/** One thing that was entered and that the diagnosis rests on. */
-export type Piece = { key: string; label: string };
+/**
+ * One thing that was entered or measured and that the diagnosis rests on.
+ *
+ * @property tells whether some fault is judged by it for itself; the others may tell together
+ */
+export type Piece = { key: string; label: string; tells: boolean };
 
 const KINDS = [
   { id: "flight", label: "Flight of the balls" },
@@ -11,6 +15,11 @@ const KINDS = [
 ] as const;
 
 const readingKey = (r: Wire["ReadingEntry"]) => `${r.id}@${r.at ?? ""}/${r.source}`;
+
+/** What some faults are judged by: measure@moment, or the measure alone. */
+export function judgedBy(faults: Diagnosis["faults"]): Set<string> {
+  return new Set(faults.flatMap((f) => [...f.for, ...f.against]).map((e) => e.evidence.split(/[<>]/)[0]!));
+}
 
 /** What was read before the first cue: from kept swings, and as entered. */
 function readingsBefore(lesson: Lesson, entry: LessonEntry): Wire["ReadingEntry"][] {
@@ -21,6 +30,7 @@ function readingsBefore(lesson: Lesson, entry: LessonEntry): Wire["ReadingEntry"
 
 /** Everything known before the first cue, in the order of the page. */
 export function pieces(lesson: Lesson, entry: LessonEntry, catalogue: Catalogue): Piece[] {
+  const judged = judgedBy(lesson.diagnosis.faults);
   const where = (at?: string | null) => catalogue.checkpoints.find((c) => c.id === at)?.brief.toLowerCase();
   return [
     ...KINDS.filter((k) => total(entry.before.shots[k.id]) > 0).map((k) => ({
@@ -31,15 +41,21 @@ export function pieces(lesson: Lesson, entry: LessonEntry, catalogue: Catalogue)
             `${n} ${catalogue.ballResults.find((r) => r.kind === k.id && r.id === id)?.label ?? id}`,
         )
         .join(", ")}`,
+      tells: true,
     })),
     ...catalogue.signs
       .filter((s) => entry.signs[s.id])
-      .map((s) => ({ key: s.id, label: `${entry.signs[s.id] === "yes" ? "" : "Not: "}${s.label}` })),
+      .map((s) => ({
+        key: s.id,
+        label: `${entry.signs[s.id] === "yes" ? "" : "Not: "}${s.label}`,
+        tells: true,
+      })),
     ...readingsBefore(lesson, entry).map((r) => {
       const measure = catalogue.measures.find((m) => m.id === r.id);
       return {
         key: readingKey(r),
         label: `${measure?.label ?? r.id}${r.at ? `, ${where(r.at)}` : ""}: ${Number(r.value.toFixed(1))} ${measure?.unit ?? ""} (${r.source})`,
+        tells: judged.has(r.at ? `${r.id}@${r.at}` : r.id),
       };
     }),
   ];

@@ -1,19 +1,10 @@
 import type { Catalogue, Diagnosis, MomentName, Wire } from "@/api/types";
 import { scaleOf } from "@/ui/units";
+import { judgedBy } from "../lesson/evidence";
 
 type Swing = Wire["SwingView"];
 
 const AT_MOMENTS = ["trail-share", "trail-toe", "lead-toe", "trail-outer", "lead-outer"];
-
-/** Of the faults that are likely or possible, what they are judged by: measure@moment, or the measure alone. */
-function mattering(diagnosis: Diagnosis): Set<string> {
-  return new Set(
-    diagnosis.faults
-      .filter((f) => f.grade === "likely" || f.grade === "possible")
-      .flatMap((f) => [...f.for, ...f.against])
-      .map((e) => e.evidence.split(/[<>]/)[0]!),
-  );
-}
 
 /**
  * What a swing says and what the kept ones say together: of the whole swing, and moment by moment. What the faults in
@@ -43,7 +34,7 @@ export function MeasuredTable({
     j.own === null || j.own === undefined ? [] : [{ ...j, own: Math.max(j.own, j.uncertainty) }],
   );
   const told = spreads.find((j) => j.at === "impact") ?? spreads[0];
-  const matters = mattering(diagnosis);
+  const matters = judgedBy(diagnosis.faults.filter((f) => f.grade === "likely" || f.grade === "possible"));
   const label = (id: string) => catalogue.measures.find((m) => m.id === id)?.label ?? id;
   const unit = (id: string) =>
     scaleOf(catalogue.scales, catalogue.measures.find((m) => m.id === id)?.unit ?? "").unit;
@@ -76,6 +67,7 @@ export function MeasuredTable({
         )}
         {mean && (
           <span className="text-soft ml-1" title={`Mean of ${mean.swings} kept swings`}>
+            {at === null && "mean "}
             {Math.round(mean.mean)}
           </span>
         )}
@@ -99,7 +91,7 @@ export function MeasuredTable({
             : `${missing} more kept swing${missing === 1 ? "" : "s"} and they are readings of this lesson.`}
         </p>
         {kept >= view.spreadFrom && told && (
-          <label className="flex min-h-11 items-center gap-2 text-sm print:hidden">
+          <label className="flex min-h-11 items-center gap-2 text-sm no-print">
             <input
               type="checkbox"
               className="size-5"

@@ -6,7 +6,6 @@ import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, LessonEntry, MomentName, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
-import { Choice } from "@/ui/Choice";
 import { FileButton } from "@/ui/FileButton";
 import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
@@ -14,6 +13,7 @@ import { Soles } from "../feet/Soles";
 import { Decide } from "../lesson/Decide";
 import { belongsElsewhere } from "../lesson/keys";
 import { Ranking } from "../lesson/Ranking";
+import { WhichBalls } from "../lesson/WhichBalls";
 import { MeasuredTable } from "./MeasuredTable";
 import { Spark } from "./Spark";
 import { SwingPanel } from "./SwingPanel";
@@ -123,25 +123,19 @@ export function PlateView({
   return (
     <div className="grid gap-4">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2">
-        <Choice
-          label="Which balls"
-          value={stage}
-          options={[
-            { id: "before", label: "Before" },
-            { id: "after", label: "After" },
-          ]}
-          onChange={(s) => onStage(s as MomentName)}
-        />
+        <WhichBalls value={stage} onChange={onStage} />
         <Listening state={state} lost={lost} lessonId={lesson.id} />
         <DemoSwing lessonId={lesson.id} />
-        <FileButton
-          label="File with loads"
-          accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values"
-          onFile={(file) => setPicked(file)}
-        >
-          <FileUp aria-hidden className="size-5" /> From a file
-        </FileButton>
-        <p className="text-soft ml-auto text-sm print:hidden">
+        <span className="no-print">
+          <FileButton
+            label="File with loads"
+            accept=".csv,.tsv,.txt,text/csv,text/tab-separated-values"
+            onFile={(file) => setPicked(file)}
+          >
+            <FileUp aria-hidden className="size-5" /> From a file
+          </FileButton>
+        </span>
+        <p className="text-soft ml-auto text-sm no-print">
           <kbd>k</kbd> keeps, <kbd>Backspace</kbd> throws away, <kbd>z</kbd> takes back
         </p>
       </div>
@@ -197,7 +191,7 @@ export function PlateView({
                 <div className="flex flex-wrap items-center gap-3">
                   <h2>Swing {chosen.number}</h2>
                   <StateSaid state={chosen.state} />
-                  <div className="ml-auto flex gap-2 print:hidden">
+                  <div className="ml-auto flex gap-2 no-print">
                     <Button
                       weight={chosen.state === "kept" ? "plain" : "main"}
                       disabled={chosen.state === "kept"}
@@ -239,7 +233,7 @@ export function PlateView({
             )}
           </div>
           <aside className="grid content-start gap-5">
-            <section aria-label="Swings" className="print:hidden">
+            <section aria-label="Swings" className="no-print">
               <h2 className="mb-1">
                 {kept} kept{waiting.length > 0 && `, ${waiting.length} waiting`}
               </h2>
@@ -277,7 +271,7 @@ export function PlateView({
                 ))}
               {takeOut.isError && <Failed error={takeOut.error} />}
             </section>
-            <section aria-label="Diagnosis" className="grid gap-3">
+            <section aria-label="Diagnosis" className="no-print grid gap-3">
               <Decide lesson={lesson} catalogue={catalogue} saved={saved} />
               <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
             </section>
@@ -329,7 +323,7 @@ function DemoSwing({ lessonId }: { lessonId: string }) {
   if ((session.data?.demo.length ?? 0) === 0) return null;
   return (
     <>
-      <Button className="print:hidden" onClick={() => swing.mutate()}>
+      <Button className="no-print" onClick={() => swing.mutate()}>
         Let the stand-in swing
       </Button>
       {swing.isError && <Failed error={swing.error} />}

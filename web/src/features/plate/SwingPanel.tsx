@@ -105,7 +105,7 @@ export function SwingPanel({
           <p className="text-soft text-center text-sm">Push {Math.round(at(push) ?? 100)} % of standing</p>
         </div>
         <div className="min-w-0">
-          <div className="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1 print:hidden">
+          <div className="mb-1 flex flex-wrap items-center gap-x-4 gap-y-1 no-print">
             <Choice
               compact
               label="Along"
@@ -162,7 +162,7 @@ export function SwingPanel({
               if (Math.abs(was - to) > 0.004) onMoments({ [id]: to });
             }}
           />
-          <div className="flex items-center gap-2 print:hidden">
+          <div className="flex items-center gap-2 no-print">
             <IconButton
               label={playing ? "Pause" : "Play at half speed"}
               onClick={() => {
@@ -185,7 +185,7 @@ export function SwingPanel({
             />
             <span className="text-soft w-16 text-right text-sm tabular-nums">{seconds.toFixed(2)} s</span>
           </div>
-          <div role="group" aria-label="Moments" className="flex flex-wrap items-center gap-1 print:hidden">
+          <div role="group" aria-label="Moments" className="flex flex-wrap items-center gap-1 no-print">
             {catalogue.checkpoints.map((c) => {
               const known = swing.moments.find((m) => m.id === c.id);
               return (

@@ -111,6 +111,13 @@ function Which({
   );
 }
 
+/** Whether one reading at least was taken at both moments by the same source. */
+function sameTwice({ first, second }: Compare): boolean {
+  return first.readings.some((r) =>
+    second.readings.some((s) => s.id === r.id && s.at === r.at && s.source === r.source),
+  );
+}
+
 function Moments({ compared, catalogue, hand }: { compared: Compare; catalogue: Catalogue; hand: Hand }) {
   const { first, second, done, changes, notes } = compared;
   const telling = (change: Change) => change.concerns || told(change.comparison);
@@ -130,7 +137,11 @@ function Moments({ compared, catalogue, hand }: { compared: Compare; catalogue: 
         <section aria-labelledby="said" className="grid content-start gap-2">
           <h2 id="said">What can be said</h2>
           {changes.length === 0 && (
-            <p className="text-soft">Nothing was measured at both moments in the same way.</p>
+            <p className="text-soft">
+              {sameTwice(compared)
+                ? "What was measured the same way at both moments lay where it is wanted already: it cannot get better."
+                : "Nothing was measured at both moments in the same way."}
+            </p>
           )}
           <ul>
             {inOrder(changes.filter(telling)).map((change) => (

@@ -139,7 +139,8 @@ function Target({
         stroke="var(--strong-line)"
         strokeDasharray="5 4"
       />
-      <text x={BOX.width - 24} y={top + 15} textAnchor="end" fontSize="13" fill="var(--soft)">
+      {/* Where a thread begins there is the least to stand in its way: what is wanted is not there yet. */}
+      <text x={BOX.left - 4} y={bottom - 6} fontSize="13" fill="var(--soft)">
         {targetSaid(target, unit)}
       </text>
     </g>
@@ -276,11 +277,13 @@ function KnotMark({
 
 /** The figure beside a point; on the screen over a halo that lines do not cross. */
 function Value({ x, y, value, halo = false }: { x: number; y: number; value: number; halo?: boolean }) {
+  // To the left, where the line comes from; at the very begin the scale stands there.
+  const first = x < BOX.left + 20;
   return (
     <text
-      x={x - 11}
+      x={first ? x + 11 : x - 11}
       y={y - 9}
-      textAnchor="end"
+      textAnchor={first ? "start" : "end"}
       fontSize="15"
       fontWeight="700"
       fill="var(--ink)"
