@@ -79,6 +79,37 @@ describe("switching evidence off", () => {
     ]);
   });
 
+  it("puts what was measured before what was entered, and says what no fault is judged by", () => {
+    const reading = { id: "trail-share", at: "top", value: 70.04, source: "plate", swings: 4 };
+    const lesson = {
+      ...LESSON,
+      measured: [
+        { stage: "before", reading },
+        { stage: "after", reading },
+      ],
+      diagnosis: {
+        ...LESSON.diagnosis,
+        faults: [
+          { ...LESSON.diagnosis.faults[0]!, for: [{ evidence: "trail-share@top>60", weight: 1, text: "" }] },
+        ],
+      },
+    };
+    const typed = {
+      ...entry,
+      before: {
+        ...entry.before,
+        readings: [
+          { ...reading, value: 12 },
+          { ...reading, id: "hip-turn", source: "seen" },
+        ],
+      },
+    };
+    const readings = pieces(lesson, typed, CATALOGUE).slice(3);
+    expect(readings.map((p) => p.tells)).toEqual([true, false]);
+    expect(readings[0]!.label).toContain("70 % (plate)");
+    expect(without(lesson, typed, new Set([readings[0]!.key])).measures).toHaveLength(1);
+  });
+
   it("asks without what is off, and with all of it again", () => {
     const [flight, turn, , share] = pieces(LESSON, entry, CATALOGUE).map((p) => p.key);
     const asked = without(LESSON, entry, new Set([flight!, turn!, share!]));

@@ -169,6 +169,25 @@ describe("two lessons side by side", () => {
       screen.getAllByRole("img", { name: /Load: 31 % on the left|Load: 36 % on the left/ }),
     ).toHaveLength(2);
   });
+
+  it.each([
+    ["seen", /lay where it is wanted already/],
+    ["plate", /Nothing was measured at both moments in the same way/],
+  ])("says why nothing can be said, read %s the second time", async (source, why) => {
+    const second = moment("l1", 1);
+    serve({
+      "GET /api/students/s1": { id: "s1", signedUp: true, profile: { name: "Ferris", handedness: "right" } },
+      "GET /api/students/s1/thread?last=500": THREAD,
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "GET /api/students/s1/compare?first=l0&firstAt=before&second=l1&secondAt=before": {
+        ...compared,
+        second: { ...second, readings: second.readings.map((r) => ({ ...r, source })) },
+        changes: [],
+      },
+    });
+    show(<ComparePage />, { path: "/students/:id/compare", at: "/students/s1/compare" });
+    await screen.findByText(why);
+  });
 });
 
 describe("how proposals went", () => {

@@ -13,9 +13,12 @@ import app.hodegon.core.simulate.golfer.Plate;
 import app.hodegon.core.simulate.golfer.PlateStream;
 import app.hodegon.core.simulate.golfer.PlateStream.Act;
 import app.hodegon.core.swing.Handedness;
+import app.hodegon.server.plate.StandIn;
 import java.io.BufferedReader;
+import java.io.ByteArrayOutputStream;
 import java.io.IOException;
 import java.io.InputStreamReader;
+import java.io.PrintStream;
 import java.net.URI;
 import java.net.http.HttpClient;
 import java.net.http.HttpRequest;
@@ -272,6 +275,78 @@ class SwingsTest {
                         return null;
                     }
                 });
+    }
+
+    @Test
+    void fiveSwingsMayBeJudgedByTheirOwnSpread() throws Exception {
+        post(header + swings(5, Map.of()));
+        JsonNode all = heard();
+        for (JsonNode swing : all.path("swings")) keep(swing);
+        JsonNode joint = reading(heard().path("measured"), "trail-share", "top");
+        double mean = 0;
+        for (JsonNode swing : all.path("swings")) {
+            mean += reading(swing.path("readings"), "trail-share", "top")
+                            .path("value")
+                            .asDouble()
+                    / 5;
+        }
+        assertThat(joint.path("mean").asDouble()).isCloseTo(mean, within(0.01));
+        assertThat(joint.path("own").asDouble()).isBetween(0.3, 6.0);
+        assertThat(joint.path("assumed").asDouble()).isEqualTo(2.5);
+        double assumed = halfWidth();
+        coach.put(begun.lesson() + "/own-spread", "{\"own\":true}", (Integer) null)
+                .expect(200);
+        double own =
+                Math.max(joint.path("own").asDouble(), joint.path("uncertainty").asDouble());
+        assertThat(halfWidth()).isCloseTo(assumed * own / 2.5, within(0.1));
+        coach.put(begun.lesson() + "/own-spread", "{\"own\":false}", (Integer) null)
+                .expect(200);
+        assertThat(halfWidth()).isEqualTo(assumed);
+    }
+
+    /** Of the interval of the share at the top, as the thread draws it. */
+    private double halfWidth() {
+        JsonNode thread = coach.get("/api/students/" + begun.student() + "/thread")
+                .expect(200)
+                .body();
+        JsonNode point = thread.at("/knots/0/before").path("trail-share@top/plate");
+        if (point.isMissingNode()) throw new AssertionError(thread.at("/knots/0/before"));
+        return point.path("high").asDouble() - point.path("value").asDouble();
+    }
+
+    @Test
+    void whoDoesNotTeachTheStudentGetsAtNothing() throws Exception {
+        post(header + swings(1, Map.of()));
+        String swing = "/api/swings/" + heard().at("/swings/0/id").asString();
+        Client other = coach.fresh().signIn("second@demo.example", "demo-coach");
+        other.get(begun.lesson() + "/swings").refused(404);
+        other.get(swing + "/curve").refused(404);
+        other.get(swing + "/loads").refused(404);
+        other.put(swing + "/state", "{\"state\":\"kept\",\"stage\":\"before\"}", (Integer) null)
+                .refused(404);
+        other.put(swing + "/moments", "{\"moments\":{\"impact\":1}}", (Integer) null)
+                .refused(404);
+        other.get(begun.lesson() + "/listen?stage=before").refused(404);
+        other.put(begun.lesson() + "/own-spread", "{\"own\":true}", (Integer) null)
+                .refused(404);
+    }
+
+    /** The stand-in of the command line, in real time: a swing takes it some seconds. */
+    @Test
+    void theStandInSwingsAndEnds() throws Exception {
+        String to = "http://localhost:" + coach.port();
+        ByteArrayOutputStream said = new ByteArrayOutputStream();
+        PrintStream out = new PrintStream(said, true, StandardCharsets.UTF_8);
+        assertThat(new StandIn(out, out).run(List.of("--to", to))).isEqualTo(1);
+        assertThat(said.toString(StandardCharsets.UTF_8)).contains("--token is needed.");
+        assertThat(new StandIn(out, out).run(List.of("--to", to, "--token", token, "--student", "lunch")))
+                .isEqualTo(1);
+        assertThat(said.toString(StandardCharsets.UTF_8)).contains("lunch");
+        assertThat(new StandIn(out, out).run(List.of("--to", to, "--token", token, "--every", "0.5", "--swings", "1")))
+                .isZero();
+        assertThat(heard().path("swings")).hasSize(1);
+        assertThat(heard().at("/swings/0/device").asString()).isEqualTo("Stand-in");
+        assertThat(heard().at("/swings/0/warnings")).isEmpty();
     }
 
     @Test
