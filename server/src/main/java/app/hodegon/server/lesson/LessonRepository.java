@@ -21,16 +21,10 @@ import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
-import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.motion.KeptSwings;
-import app.hodegon.core.motion.KeptSwings.Joint;
-import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Identified;
-import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Reading;
-import app.hodegon.core.swing.Source;
-import app.hodegon.core.swing.Tally;
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.LessonAnswerRecord;
 import app.hodegon.server.db.tables.records.LessonMeasuredRecord;
@@ -45,12 +39,10 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
-import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
@@ -232,11 +224,12 @@ class LessonRepository {
                 row.getHeldOn(),
                 Approach.of(answers.intoMap(LESSON_ANSWER.QUESTION, LESSON_ANSWER.ANSWER)),
                 new Observations(
-                        signs(signs.intoMap(LESSON_SIGN.SIGN, LESSON_SIGN.SEEN)),
-                        readings(readings, Stage.BEFORE),
-                        tally(shots, Stage.BEFORE)),
-                new Observations(Map.of(), readings(readings, Stage.AFTER), tally(shots, Stage.AFTER)),
-                measured(measured, row.getOwnSpread()),
+                        LessonRows.signs(signs.intoMap(LESSON_SIGN.SIGN, LESSON_SIGN.SEEN)),
+                        LessonRows.readings(readings, Stage.BEFORE),
+                        LessonRows.tally(shots, Stage.BEFORE)),
+                new Observations(
+                        Map.of(), LessonRows.readings(readings, Stage.AFTER), LessonRows.tally(shots, Stage.AFTER)),
+                LessonRows.measured(measured, row.getOwnSpread()),
                 row.getNote(),
                 json.readValue(row.getTries(), TRIES),
                 Arrays.stream(row.getFocus())
@@ -246,53 +239,6 @@ class LessonRepository {
                 row.getVersion(),
                 row.getPlanVersion(),
                 List.of(row.getSaves()));
-    }
-
-    private static Map<Sign, Boolean> signs(Map<String, Boolean> rows) {
-        Map<Sign, Boolean> signs = new EnumMap<>(Sign.class);
-        rows.forEach((id, seen) -> signs.put(Identified.of(Sign.class, id), seen));
-        return signs;
-    }
-
-    private static List<Reading> readings(Result<LessonReadingRecord> rows, Stage stage) {
-        return rows.stream()
-                .filter(r -> r.getStage().equals(stage.id()))
-                .map(r -> new Reading(
-                        Identified.of(Measure.class, r.getMeasure()),
-                        Optional.ofNullable(r.getAtCheckpoint()).map(at -> Identified.of(Checkpoint.class, at)),
-                        r.getReading(),
-                        Identified.of(Source.class, r.getSource()),
-                        r.getSwings()))
-                .toList();
-    }
-
-    /** The readings that kept swings make, by moment; none of a moment that has none. */
-    private static Map<Stage, List<Reading>> measured(Result<LessonMeasuredRecord> rows, boolean ownSpread) {
-        Map<Stage, List<Reading>> measured = new EnumMap<>(Stage.class);
-        for (LessonMeasuredRecord row : rows) {
-            new Joint(
-                            Identified.of(Measure.class, row.getMeasure()),
-                            Optional.ofNullable(row.getCheckpoint()).map(at -> Identified.of(Checkpoint.class, at)),
-                            row.getMeanValue(),
-                            row.getSwings(),
-                            row.getUncertainty(),
-                            row.getSpread() == null ? OptionalDouble.empty() : OptionalDouble.of(row.getSpread()))
-                    .reading(Source.PLATE, ownSpread)
-                    .ifPresent(reading -> measured.computeIfAbsent(
-                                    Identified.of(Stage.class, row.getStage()), s -> new ArrayList<>())
-                            .add(reading));
-        }
-        return measured;
-    }
-
-    private static Tally tally(Result<LessonShotRecord> rows, Stage stage) {
-        Map<BallResult, Integer> counts = new EnumMap<>(BallResult.class);
-        for (LessonShotRecord row : rows) {
-            if (!row.getStage().equals(stage.id())) continue;
-            BallResult.Kind kind = Identified.of(BallResult.Kind.class, row.getKind());
-            counts.put(BallResult.of(kind, row.getResult()), row.getHits().intValue());
-        }
-        return new Tally(counts);
     }
 
     UUID add(UUID student, LocalDate heldOn, Approach approach) {
