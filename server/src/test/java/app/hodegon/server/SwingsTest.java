@@ -43,6 +43,8 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.json.JsonMapper;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Swings heard from a plate: streamed in, kept, corrected, part of the lesson and of the record. */
 @ExtendWith(RunningServer.class)
@@ -56,6 +58,8 @@ class SwingsTest {
                             .mapToObj(i -> '"' + Cell.values()[i].channel(Handedness.RIGHT) + '"')
                             .collect(Collectors.joining(","))
                     + "]}\n";
+
+    private static final JsonMapper JSON = new JsonMapper();
 
     private Client coach;
     private Begun begun;
@@ -368,6 +372,36 @@ class SwingsTest {
                         .body()
                         .path("trailShare"))
                 .isNotEmpty();
+    }
+
+    @Test
+    void aRecordWithSwingsNoPlateCouldHaveMadeIsRefused() throws Exception {
+        post(header + swings(1, Map.of()));
+        keep(heard().at("/swings/0"));
+        String student = "/api/students/" + begun.student();
+        JsonNode record = coach.get(student + "/record").expect(200).body();
+        coach.post(student + "/erasure", "{\"name\":\"Isolde Brack\"}").expect(204);
+        Map<String, String> broken = Map.of(
+                "/loads", "\"AAAA\"",
+                "/state", "\"loved\"",
+                "/stage", "\"noon\"",
+                "/spark", "\"a,b\"",
+                "/readings/0/measure", "\"luck\"",
+                "/readings/0/uncertainty", "-1",
+                "/readings/0/value", "1e9",
+                "/moments/0/time", "-5",
+                "/moments/0/id", "\"lunch\"",
+                "/told/0/from", "\"hearsay\"");
+        for (Map.Entry<String, String> one : broken.entrySet()) {
+            JsonNode other = JSON.readTree(record.toString());
+            String path = "/swing/0" + one.getKey();
+            ObjectNode holder = (ObjectNode) other.at(path.substring(0, path.lastIndexOf('/')));
+            holder.set(path.substring(path.lastIndexOf('/') + 1), JSON.readTree(one.getValue()));
+            assertThat(coach.post("/api/records", other.toString()).status())
+                    .as(one.toString())
+                    .isEqualTo(422);
+        }
+        coach.post("/api/records", record.toString()).expect(201);
     }
 
     @Test

@@ -9,7 +9,7 @@ import java.util.Optional;
  * One value read in one swing.
  *
  * @param at the checkpoint, empty for measures that have none
- * @param value in the measure's unit
+ * @param value in the measure's unit, within its quantity's range
  * @param uncertainty standard uncertainty of this one value in the measure's unit, over 0
  */
 public record Measured(Measure measure, Optional<Checkpoint> at, double value, double uncertainty) {
@@ -19,6 +19,7 @@ public record Measured(Measure measure, Optional<Checkpoint> at, double value, d
         if (measure.atCheckpoint() != at.isPresent()) {
             throw new IllegalArgumentException(measure.id() + " and its checkpoint do not fit together.");
         }
+        if (!measure.quantity().mayBe(value)) throw new IllegalArgumentException(measure.id() + ": no such value.");
         if (!(uncertainty > 0)) throw new IllegalArgumentException("no reading is certain.");
     }
 }

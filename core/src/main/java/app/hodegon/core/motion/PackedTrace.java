@@ -74,7 +74,8 @@ public final class PackedTrace {
             int form = head.readByte();
             int count = head.readByte();
             int length = head.readInt();
-            if (form != FORM || length < Trace.SHORTEST || length > Trace.LONGEST) throw new EOFException();
+            if (form != FORM || count < 0 || length < Trace.SHORTEST || length > Trace.LONGEST)
+                throw new EOFException();
             double step = head.readDouble();
             double rate = head.readDouble();
             LoadUnit unit = LoadUnit.values()[head.readByte()];

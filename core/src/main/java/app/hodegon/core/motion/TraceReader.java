@@ -191,11 +191,16 @@ public final class TraceReader {
 
     private void add(Measure measure, Moment moment, double value, double fixed, double scatter, double slope) {
         double late = slope * moment.uncertainty() / 1000;
-        readings.add(new Measured(
+        reading(
                 measure,
                 Optional.of(moment.at()),
                 Math.max(0, Math.min(100, value)),
-                Math.sqrt(fixed * fixed + scatter * scatter + late * late)));
+                Math.sqrt(fixed * fixed + scatter * scatter + late * late));
+    }
+
+    /** Adds what was read; what such a measure cannot be, after a moment set far off, is left out. */
+    private void reading(Measure measure, Optional<Checkpoint> at, double value, double uncertainty) {
+        if (measure.quantity().mayBe(value)) readings.add(new Measured(measure, at, value, uncertainty));
     }
 
     /** What belongs to the swing as a whole. */
@@ -203,11 +208,11 @@ public final class TraceReader {
         double begin = moment(Checkpoint.ADDRESS).orElse(Math.max(0, wayDown - LONGEST_SWING));
         int peak = highest(begin, moment(Checkpoint.IMPACT).orElse(wayDown));
         if (peak < 0) return;
-        readings.add(new Measured(
+        reading(
                 Measure.PEAK_TRAIL_SHARE,
                 Optional.empty(),
                 Math.min(100, shares[peak].value()),
-                Math.hypot(CALIBRATION, noise * shares[peak].gain())));
+                Math.hypot(CALIBRATION, noise * shares[peak].gain()));
         double end =
                 moment(Checkpoint.IMPACT).or(() -> moment(Checkpoint.FINISH)).orElse(trace.duration());
         moment(Checkpoint.ARM_DOWN)
@@ -241,11 +246,11 @@ public final class TraceReader {
         double crossing = 1000
                 * Math.hypot(CALIBRATION, noise * share.at(even.getAsDouble()).gain())
                 / slope;
-        readings.add(new Measured(
+        reading(
                 Measure.RECENTRE_LEAD,
                 Optional.empty(),
                 1000 * (armDown.seconds() - even.getAsDouble()),
-                Math.hypot(crossing, armDown.uncertainty())));
+                Math.hypot(crossing, armDown.uncertainty()));
     }
 
     /** The steepest fall of the trail share on the way down. */
@@ -261,19 +266,15 @@ public final class TraceReader {
         if (fastest == 0) return;
         // A slope over the fit's reach of twice 16 ms: noise over that time, and the calibration in proportion.
         double scatter = noise * gain / 0.016;
-        readings.add(new Measured(
-                Measure.SHIFT_SPEED,
-                Optional.empty(),
-                Math.min(Measure.SHIFT_SPEED.quantity().highest(), fastest),
-                Math.hypot(scatter, fastest * CALIBRATION / 50)));
+        reading(Measure.SHIFT_SPEED, Optional.empty(), fastest, Math.hypot(scatter, fastest * CALIBRATION / 50));
     }
 
     private void duration(Measure measure, Checkpoint from, Checkpoint to) {
         if (!moments.containsKey(from) || !moments.containsKey(to)) return;
-        readings.add(new Measured(
+        reading(
                 measure,
                 Optional.empty(),
                 1000 * (moments.get(to).seconds() - moments.get(from).seconds()),
-                Math.hypot(moments.get(from).uncertainty(), moments.get(to).uncertainty())));
+                Math.hypot(moments.get(from).uncertainty(), moments.get(to).uncertainty()));
     }
 }

@@ -50,4 +50,8 @@ public enum Quantity implements Identified {
     public double highest() {
         return highest;
     }
+
+    public boolean mayBe(double value) {
+        return value >= lowest && value <= highest;
+    }
 }

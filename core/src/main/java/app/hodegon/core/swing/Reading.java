@@ -36,7 +36,7 @@ public record Reading(
         Objects.requireNonNull(at);
         Objects.requireNonNull(source);
         Quantity quantity = measure.quantity();
-        if (!(value >= quantity.lowest() && value <= quantity.highest())) {
+        if (!quantity.mayBe(value)) {
             throw new IllegalArgumentException("%s must lie between %s and %s %s."
                     .formatted(measure.id(), plain(quantity.lowest()), plain(quantity.highest()), quantity.unit()));
         }

@@ -127,6 +127,17 @@ class TraceReaderTest {
         assertThat(after.moment(Checkpoint.IMPACT).orElseThrow().from()).isEqualTo(Origin.CORRECTED);
     }
 
+    /** A coach may drag a moment anywhere: what comes of it must be a reading that a lesson can hold, or none. */
+    @Test
+    void whatNoMeasureCanBeIsNoReading() {
+        GolfSwing swing = golfer(PressureSchool.FULL_LOAD, Map.of()).swing();
+        Trace trace = PLATE.record(swing, Shape.FEET, 8, 0.8, new Random(2));
+        TraceReading read = TraceReader.read(
+                trace, List.of(at(Checkpoint.TRIGGER, 0.5), at(Checkpoint.TOP, 8 + swing.seconds(Checkpoint.TOP))));
+        assertThat(read.reading(Measure.BACKSWING_TIME, Optional.empty())).isEmpty();
+        assertThat(read.reading(Measure.PEAK_TRAIL_SHARE, Optional.empty())).isPresent();
+    }
+
     @Test
     void momentsOutOfOrderOrBeyondTheLoadsAreRefused() {
         GolfSwing swing = golfer(PressureSchool.FULL_LOAD, Map.of()).swing();

@@ -17,6 +17,7 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.told.ToldLog;
+import app.hodegon.server.trace.Swings;
 import java.io.InputStream;
 import java.io.OutputStream;
 import java.time.DateTimeException;
@@ -49,6 +50,7 @@ class Records {
     private final Drills drills;
     private final ShotFiles shots;
     private final Proposals proposals;
+    private final Swings swings;
     private final ToldLog told;
     private final ApplicationEventPublisher events;
 
@@ -63,6 +65,7 @@ class Records {
             Drills drills,
             ShotFiles shots,
             Proposals proposals,
+            Swings swings,
             ToldLog told,
             ApplicationEventPublisher events) {
         this.records = records;
@@ -75,6 +78,7 @@ class Records {
         this.drills = drills;
         this.shots = shots;
         this.proposals = proposals;
+        this.swings = swings;
         this.told = told;
         this.events = events;
     }
@@ -128,6 +132,7 @@ class Records {
             lessons.readWhole(student);
             ids(record, "lesson").forEach(lesson -> {
                 shots.readWhole(lesson);
+                swings.readWhole(lesson);
                 proposals.readWhole(lesson);
             });
             ids(record, "plan").forEach(plan -> plans.readWhole(student, plan));

@@ -18,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
-import org.jooq.Result;
 
 /** What a lesson's rows mean. */
 final class LessonRows {
@@ -31,7 +30,7 @@ final class LessonRows {
         return signs;
     }
 
-    static List<Reading> readings(Result<LessonReadingRecord> rows, Stage stage) {
+    static List<Reading> readings(List<LessonReadingRecord> rows, Stage stage) {
         return rows.stream()
                 .filter(r -> r.getStage().equals(stage.id()))
                 .map(r -> new Reading(
@@ -44,7 +43,7 @@ final class LessonRows {
     }
 
     /** The readings that kept swings make, by moment; none of a moment that has none. */
-    static Map<Stage, List<Reading>> measured(Result<LessonMeasuredRecord> rows, boolean ownSpread) {
+    static Map<Stage, List<Reading>> measured(List<LessonMeasuredRecord> rows, boolean ownSpread) {
         Map<Stage, List<Reading>> measured = new EnumMap<>(Stage.class);
         for (LessonMeasuredRecord row : rows) {
             new Joint(
@@ -62,7 +61,7 @@ final class LessonRows {
         return measured;
     }
 
-    static Tally tally(Result<LessonShotRecord> rows, Stage stage) {
+    static Tally tally(List<LessonShotRecord> rows, Stage stage) {
         Map<BallResult, Integer> counts = new EnumMap<>(BallResult.class);
         for (LessonShotRecord row : rows) {
             if (!row.getStage().equals(stage.id())) continue;

@@ -200,6 +200,19 @@ public class Swings {
         return joints;
     }
 
+    /** Reads everything that is stored of a lesson's swings, so that what cannot be read shows now. */
+    public void readWhole(UUID lesson) {
+        List<SwingView> all = swings.ofLesson(lesson);
+        for (SwingView swing : all) {
+            if (!STATES.contains(swing.state())) throw new IllegalArgumentException("state of a swing");
+            Identified.of(Stage.class, swing.stage());
+            swing.moments().forEach(SwingMomentView::moment);
+            swings.byId(swing.id()).orElseThrow().told().forEach(SwingMomentView::moment);
+        }
+        joints(all);
+        swings.files(lesson).forEach(file -> Identified.of(Stage.class, file.stage()));
+    }
+
     CurveView curve(Account coach, UUID id) {
         SwingRepository.Stored stored = ofCoach(coach, id);
         TraceCurve curve = TraceCurve.of(stored.trace(), CURVE_PER_SECOND);
