@@ -156,6 +156,12 @@ export const queries = {
       queryKey: ["lessons", id, "swings"],
       queryFn: () => api.get<Wire["SwingsView"]>(`/api/lessons/${id}/swings`),
     }),
+  /** The kept swings of the same student's lessons before. */
+  earlierSwings: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "earlier-swings"],
+      queryFn: () => api.get<Wire["EarlierSwings"][]>(`/api/lessons/${id}/earlier-swings`),
+    }),
   /** A swing as drawn; its loads never change. */
   curve: (swing: string) =>
     queryOptions({

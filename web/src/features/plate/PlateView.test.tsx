@@ -75,6 +75,10 @@ const answers = {
   "GET /api/catalogue?hand=right": CATALOGUE,
   "GET /api/lessons/l1": LESSON,
   "GET /api/lessons/l1/swings": () => stored,
+  "GET /api/lessons/l1/earlier-swings": () => [
+    { heldOn: "2026-11-20", swings: [swing(5, { id: "e5", state: "kept" })] },
+  ],
+  "GET /api/swings/e5/curve": { id: "e5", ...CURVE, trailShare: [50, 50, 50, 50, 50, 50, 50] },
   "GET /api/swings/w1/curve": { id: "w1", ...CURVE },
   "GET /api/swings/w2/curve": { id: "w2", ...CURVE },
   "PUT /api/swings/w2/state": (body: unknown) => {
@@ -95,6 +99,21 @@ describe("a lesson that listens to the plate", () => {
   afterEach(() => {
     cleanup();
     vi.unstubAllGlobals();
+  });
+
+  it("lays a swing of an earlier lesson under this one", async () => {
+    serve(answers);
+    open();
+    const under = await screen.findByLabelText("Under it");
+    expect(
+      within(within(under).getByRole("group", { name: /20 November/ })).getAllByRole("option"),
+    ).toHaveLength(1);
+    const paths = () => document.querySelectorAll("svg path[stroke]").length;
+    fireEvent.change(under, { target: { value: "" } });
+    await waitFor(() => expect((under as HTMLSelectElement).value).toBe(""));
+    const alone = paths();
+    fireEvent.change(under, { target: { value: "e5" } });
+    await waitFor(() => expect(paths()).toBeGreaterThan(alone));
   });
 
   it("says whether the plate is there, and what is lost", async () => {

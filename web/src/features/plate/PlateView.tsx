@@ -45,6 +45,7 @@ export function PlateView({
 }) {
   const client = useQueryClient();
   const swings = useQuery(queries.swings(lesson.id));
+  const earlier = useQuery(queries.earlierSwings(lesson.id));
   const { state, loads, lost } = usePlate(lesson.id, stage);
   const changed = useSwingsChanged(lesson.id);
   const [chosenId, setChosen] = useState<string>();
@@ -211,6 +212,7 @@ export function PlateView({
                   key={chosen.id}
                   swing={chosen}
                   others={all.filter((s) => s.id !== chosen.id && s.state === "kept")}
+                  earlier={earlier.data ?? []}
                   last={last}
                   catalogue={catalogue}
                   corridors={school.corridors}

@@ -3,6 +3,7 @@ import { Pause, Play } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { queries } from "@/api/queries";
 import type { Catalogue, Hand, Wire } from "@/api/types";
+import { longDay } from "@/calendar/dates";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { IconButton } from "@/ui/IconButton";
@@ -19,6 +20,7 @@ const FRAME = 1 / 60;
 export function SwingPanel({
   swing,
   others,
+  earlier,
   last,
   catalogue,
   corridors,
@@ -29,6 +31,8 @@ export function SwingPanel({
   swing: Swing;
   /** What may be laid under it. */
   others: Swing[];
+  /** And of lessons before. */
+  earlier: Wire["EarlierSwings"][];
   /** What is laid under it at first. */
   last?: Swing;
   catalogue: Catalogue;
@@ -45,7 +49,7 @@ export function SwingPanel({
   const [chosen, setChosen] = useState<string>();
   const [table, setTable] = useState(false);
   const begin = Math.max(0, (swing.moments.find((m) => m.id === "address")?.time ?? 0) - 0.2);
-  const under = others.find((o) => o.id === underId);
+  const under = [...others, ...earlier.flatMap((e) => e.swings)].find((o) => o.id === underId);
   const underCurve = useQuery({ ...queries.curve(under?.id ?? ""), enabled: !!under });
 
   useEffect(() => setSeconds(begin), [begin, swing.id]);
@@ -120,10 +124,11 @@ export function SwingPanel({
               <span className="text-soft text-sm">Under it</span>
               <select value={underId} onChange={(e) => setUnder(e.target.value)}>
                 <option value="">nothing</option>
-                {others.map((o) => (
-                  <option key={o.id} value={o.id}>
-                    swing {o.number}, {o.stage}
-                  </option>
+                <Swings of={others} />
+                {earlier.map((e) => (
+                  <optgroup key={e.heldOn} label={longDay(e.heldOn)}>
+                    <Swings of={e.swings} />
+                  </optgroup>
                 ))}
               </select>
             </label>
@@ -226,6 +231,14 @@ export function SwingPanel({
       {table && <MomentTable swing={swing} catalogue={catalogue} corridors={corridors} />}
     </div>
   );
+}
+
+function Swings({ of }: { of: Swing[] }) {
+  return of.map((o) => (
+    <option key={o.id} value={o.id}>
+      swing {o.number}, {o.stage}
+    </option>
+  ));
 }
 
 const FROM: Record<string, string> = {

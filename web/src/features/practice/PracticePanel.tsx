@@ -2,10 +2,11 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
-import type { Catalogue, Practice } from "@/api/types";
+import type { Catalogue, Hand, Practice, Thread } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { today } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { FeltSoles } from "./FeltSoles";
 import { Notes } from "./Notes";
 import { Weeks } from "./Weeks";
 import { daysOf, weeksOf } from "./weeks";
@@ -22,7 +23,17 @@ const STANDING: Record<string, string> = {
 };
 
 /** The coach's look at what was practised: pain first, then the gates, then week by week. */
-export function PracticePanel({ studentId, catalogue }: { studentId: string; catalogue: Catalogue }) {
+export function PracticePanel({
+  studentId,
+  catalogue,
+  thread,
+  hand,
+}: {
+  studentId: string;
+  catalogue: Catalogue;
+  thread: Thread;
+  hand: Hand;
+}) {
   const [page, setPage] = useState(0);
   const practice = useQuery(queries.practice(studentId, page));
   const planned = useQuery(queries.planned(studentId)).data ?? [];
@@ -62,6 +73,7 @@ export function PracticePanel({ studentId, catalogue }: { studentId: string; cat
           </Button>
         </nav>
       )}
+      <FeltSoles thread={thread} catalogue={catalogue} hand={hand} />
       <CoachsNotes studentId={studentId} />
     </section>
   );

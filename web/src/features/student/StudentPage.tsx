@@ -3,7 +3,7 @@ import { useState } from "react";
 import { Link, useNavigate, useParams } from "react-router";
 import { api } from "@/api/client";
 import { LESSONS, queries, useCatalogue } from "@/api/queries";
-import type { Catalogue, Lesson, StudentProfile, Thread } from "@/api/types";
+import type { Catalogue, Hand, Lesson, StudentProfile, Thread } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
@@ -95,7 +95,12 @@ export default function StudentPage() {
               catalogue={catalogue.data}
               onEarlier={() => setLast(last + LESSONS)}
             />
-            <PracticePanel studentId={id} catalogue={catalogue.data} />
+            <PracticePanel
+              studentId={id}
+              catalogue={catalogue.data}
+              thread={thread.data}
+              hand={profile.handedness as Hand}
+            />
           </div>
         </>
       )}

@@ -123,11 +123,7 @@ class PracticeAnswersTest {
 
     @Test
     void aMovementLostOnTheWayGoesOnInFives() {
-        JsonNode first = phone.get("/api/me").body().at("/plan/plan/days/0/blocks");
-        JsonNode main = first.valueStream()
-                .filter(b -> b.path("kind").asString().equals("main"))
-                .findFirst()
-                .orElseThrow();
+        JsonNode main = main(phone.get("/api/me").body().at("/plan/plan/days/0/blocks"));
         String rung = main.path("rung").asString();
         String drill = main.path("drill").asString();
         send(
@@ -139,6 +135,32 @@ class PracticeAnswersTest {
         JsonNode relaid =
                 coach.get("/api/plans/" + planId + "/laid-again").expect(200).body();
         assertThat(relaid.at("/0/reason").asString()).contains("in sets of five");
+    }
+
+    @Test
+    void aHarderStepThatHeldChangesTheComingDays() {
+        JsonNode main = main(phone.get("/api/me").body().at("/plan/plan/days/1/blocks"));
+        assertThat(main.path("condition").isNull()).isTrue();
+        String rung = main.path("rung").asString();
+        String turns = "\"told\":{\"turns\":[{\"at\":8,\"kind\":\"harder\"}]},";
+        send(
+                        UUID.randomUUID().toString(),
+                        1,
+                        block(1, main.path("drill").asString(), rung, "main", "+++++++++++++++", turns))
+                .expect(200);
+        JsonNode relaid =
+                coach.get("/api/plans/" + planId + "/laid-again").expect(200).body();
+        assertThat(relaid.at("/0/reason").asString()).contains("half-steps");
+        JsonNode next = main(phone.get("/api/me").body().at("/plan/plan/days/1/blocks"));
+        assertThat(next.path("rung").asString()).isEqualTo(rung);
+        assertThat(next.path("condition").isNull()).isFalse();
+    }
+
+    private static JsonNode main(JsonNode blocks) {
+        return blocks.valueStream()
+                .filter(b -> b.path("kind").asString().equals("main"))
+                .findFirst()
+                .orElseThrow();
     }
 
     @Test
@@ -217,26 +239,25 @@ class PracticeAnswersTest {
 
     @Test
     void theLastWeeksStandBesideEachName() {
+        assertThat(strand(begun.student()).at("/weeks/5/done").asInt()).isZero();
         send(UUID.randomUUID().toString(), 1, block(0, "disc-turn", "feel", "main", "+++++", ""))
                 .expect(200);
-        JsonNode mine = coach.get("/api/strands")
-                .expect(200)
-                .body()
-                .valueStream()
-                .filter(s -> s.path("studentId").asString().equals(begun.student()))
-                .findFirst()
-                .orElseThrow();
+        JsonNode mine = strand(begun.student());
         assertThat(mine.path("weeks")).hasSize(6);
         assertThat(mine.at("/weeks/5/done").asInt()).isEqualTo(5);
         assertThat(mine.at("/weeks/5/planned").asInt()).isPositive();
         assertThat(mine.path("last").isNull()).as("one lesson says nothing yet").isTrue();
-        JsonNode bram = coach.get("/api/strands")
+        assertThat(said(coach.student("Bram Ellery"))).isIn("better", "worse", "cannot-tell");
+    }
+
+    private JsonNode strand(String student) {
+        return coach.get("/api/strands")
+                .expect(200)
                 .body()
                 .valueStream()
-                .filter(s -> s.path("studentId").asString().equals(coach.student("Bram Ellery")))
+                .filter(s -> s.path("studentId").asString().equals(student))
                 .findFirst()
                 .orElseThrow();
-        assertThat(bram.at("/last/verdict").asString()).isIn("better", "worse", "cannot-tell");
     }
 
     @Test
@@ -266,15 +287,7 @@ class PracticeAnswersTest {
     }
 
     private String said(String student) {
-        return coach.get("/api/strands")
-                .expect(200)
-                .body()
-                .valueStream()
-                .filter(s -> s.path("studentId").asString().equals(student))
-                .findFirst()
-                .orElseThrow()
-                .at("/last/verdict")
-                .asString();
+        return strand(student).at("/last/verdict").asString();
     }
 
     @Test

@@ -375,6 +375,24 @@ class SwingsTest {
     }
 
     @Test
+    void keptSwingsOfEarlierLessonsMayBeLaidUnder() throws Exception {
+        post(header + swings(2, Map.of()));
+        keep(heard().at("/swings/0"));
+        String next = "/api/lessons/"
+                + coach.post("/api/students/" + begun.student() + "/lessons", null)
+                        .expect(201)
+                        .body()
+                        .path("id")
+                        .asString();
+        JsonNode earlier = coach.get(next + "/earlier-swings").expect(200).body();
+        assertThat(earlier).hasSize(1);
+        assertThat(earlier.at("/0/swings")).hasSize(1);
+        assertThat(earlier.at("/0/swings/0/number").asInt()).isEqualTo(1);
+        assertThat(coach.get(begun.lesson() + "/earlier-swings").expect(200).body())
+                .isEmpty();
+    }
+
+    @Test
     void aRecordWithSwingsNoPlateCouldHaveMadeIsRefused() throws Exception {
         post(header + swings(1, Map.of()));
         keep(heard().at("/swings/0"));

@@ -64,13 +64,14 @@ final class Conditions {
      * but for a set, which begins with its first move.
      *
      * @param worked days of this drill's rung so far
+     * @param ahead whether the plain days are left out: the student is past them
      */
-    List<Optional<HalfStep>> on(Fault fault, Drill drill, Rung rung, Place place, int worked) {
+    List<Optional<HalfStep>> on(Fault fault, Drill drill, Rung rung, Place place, int worked, boolean ahead) {
         Turns all = turns.computeIfAbsent(
                 new Key(fault, drill.id(), rung, place), k -> Turns.of(safe(fault, drill, rung, place)));
         if (worked < all.moves().size()) return all.moves().get(worked);
-        return all.rounds()
-                .get((worked - all.moves().size()) / DAYS_EACH % all.rounds().size());
+        int days = worked - all.moves().size() + (ahead ? DAYS_EACH : 0);
+        return all.rounds().get(days / DAYS_EACH % all.rounds().size());
     }
 
     /** Those that neither hurt nor need what is not there; always at least one. */

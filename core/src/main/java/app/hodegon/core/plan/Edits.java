@@ -21,6 +21,7 @@ import java.util.stream.Collectors;
  * @param chosen drills the coach wants for a rung, instead of the planner's choice
  * @param skipped rungs left out of the route
  * @param shortSets rungs worked in sets of five throughout, as if the movement were new
+ * @param ahead rungs on which the harder step was taken and held: their half-steps begin at once
  * @param gates what passes each rung for this student
  * @param proposed which of the chosen drills a proposal chose that the coach took
  */
@@ -30,6 +31,7 @@ public record Edits(
         Map<StepId, String> chosen,
         Set<StepId> skipped,
         Set<StepId> shortSets,
+        Set<StepId> ahead,
         Gates gates,
         Set<StepId> proposed) {
 
@@ -63,7 +65,7 @@ public record Edits(
 
     /** With the standard gates. */
     public Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
-        this(locked, dropped, chosen, skipped, Set.of(), Gates.STANDARD, Set.of());
+        this(locked, dropped, chosen, skipped, Set.of(), Set.of(), Gates.STANDARD, Set.of());
     }
 
     public Edits {
@@ -72,6 +74,7 @@ public record Edits(
         chosen = Map.copyOf(chosen);
         skipped = Set.copyOf(skipped);
         shortSets = Set.copyOf(shortSets);
+        ahead = Set.copyOf(ahead);
         proposed = Set.copyOf(proposed);
         long places = locked.stream()
                 .map(l -> List.of(l.date(), l.fault(), l.kind()))
@@ -90,12 +93,13 @@ public record Edits(
                 chosen,
                 skipped,
                 shortSets,
+                ahead,
                 gates,
                 proposed);
     }
 
     public Edits with(Gates others) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, others, proposed);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, others, proposed);
     }
 
     /** With this drill on that rung as a proposal wants it, instead of the planner's choice. */
@@ -104,21 +108,25 @@ public record Edits(
         all.put(step, drill);
         Set<StepId> steps = new HashSet<>(proposed);
         steps.add(step);
-        return new Edits(locked, dropped, all, skipped, shortSets, gates, steps);
+        return new Edits(locked, dropped, all, skipped, shortSets, ahead, gates, steps);
     }
 
     public Edits inShortSets(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, steps, gates, proposed);
+        return new Edits(locked, dropped, chosen, skipped, steps, ahead, gates, proposed);
+    }
+
+    public Edits goingOn(Set<StepId> steps) {
+        return new Edits(locked, dropped, chosen, skipped, shortSets, steps, gates, proposed);
     }
 
     /** With these of the chosen drills as a proposal's. */
     public Edits proposing(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, gates, steps);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, gates, steps);
     }
 
     /** With other rungs left out. */
     Edits skipping(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, steps, shortSets, gates, proposed);
+        return new Edits(locked, dropped, chosen, steps, shortSets, ahead, gates, proposed);
     }
 
     Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {

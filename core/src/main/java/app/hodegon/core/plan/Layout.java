@@ -318,7 +318,8 @@ final class Layout {
                     work.drill(),
                     plain.rung(),
                     slot.place(),
-                    work.climb().worked(work.step()))) {
+                    work.climb().worked(work.step()),
+                    request.edits().ahead().contains(new Edits.StepId(work.fault(), plain.rung())))) {
                 if (step.filter(s -> !fits(s, refreshed, alone)).isPresent()) continue;
                 best = step.map(plain::under).orElse(plain);
                 if (!work.climb().tooAlike(best, MOST_ALIKE)) return best;

@@ -11,6 +11,11 @@ import java.util.stream.Collectors;
 /** Why what is left of a plan is laid again after a day of practice. */
 public final class LayAgain {
 
+    /** So many reps of the harder step, and so many of them good, say that it held. */
+    private static final int ENOUGH = 5;
+
+    private static final double HELD = 0.7;
+
     private LayAgain() {}
 
     /**
@@ -41,6 +46,30 @@ public final class LayAgain {
                 .filter(b -> session.lost(b.fault()) || b.told().times(Turn.Kind.EASIER) > 1)
                 .map(b -> new StepId(b.fault(), b.rung()))
                 .collect(Collectors.toUnmodifiableSet());
+    }
+
+    /** Rungs of a day on which the harder step was taken and held: their half-steps are due. */
+    public static Set<StepId> wentWell(PracticeSession session) {
+        Set<StepId> tooHard = tooHard(session);
+        return session.blocks().stream()
+                .filter(b -> b.aside().isEmpty() && b.kind() == Plan.Kind.MAIN)
+                .filter(b -> b.told().turns().stream().anyMatch(t -> t.kind() == Turn.Kind.HARDER && held(b, t.at())))
+                .map(b -> new StepId(b.fault(), b.rung()))
+                .filter(step -> !tooHard.contains(step))
+                .collect(Collectors.toUnmodifiableSet());
+    }
+
+    private static boolean held(BlockResult block, int from) {
+        String after = block.marks().substring(Math.min(from, block.reps()));
+        long good = after.chars().filter(c -> c == '+').count();
+        long judged = good + after.chars().filter(c -> c == '-').count();
+        return judged >= ENOUGH && good >= HELD * judged;
+    }
+
+    /** In a sentence. */
+    public static String onward(Set<StepId> steps) {
+        return steps.stream().map(s -> s.rung().label()).distinct().sorted().collect(Collectors.joining(" and "))
+                + " goes on with its half-steps: the harder one held.";
     }
 
     /** In a sentence. */

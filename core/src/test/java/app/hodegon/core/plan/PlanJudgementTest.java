@@ -282,7 +282,7 @@ class PlanJudgementTest {
         for (Place place : choice.places()) {
             for (int day = 0; day < 20; day++) {
                 conditions
-                        .on(step.fault(), drill, step.rung(), place, day)
+                        .on(step.fault(), drill, step.rung(), place, day, false)
                         .forEach(c -> c.ifPresent(half -> with.addAll(half.with())));
             }
         }

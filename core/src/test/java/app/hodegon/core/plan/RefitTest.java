@@ -114,6 +114,24 @@ class RefitTest {
     }
 
     @Test
+    void whoIsPastThePlainFormBeginsWithHalfSteps() {
+        PlanRequest asked = request(List.of(), Fault.SWAY);
+        PlanRequest ahead = asked.with(asked.edits().goingOn(Set.of(new StepId(Fault.SWAY, Rung.FEEL))));
+        assertThat(firstMain(asked, Rung.FEEL).condition()).isEmpty();
+        assertThat(firstMain(ahead, Rung.FEEL).condition()).isPresent();
+        assertThat(firstMain(ahead, Rung.REHEARSE).condition()).isEmpty();
+    }
+
+    private static Block firstMain(PlanRequest request, Rung rung) {
+        return new Planner(LIBRARY)
+                .plan(request).days().stream()
+                        .flatMap(d -> d.blocks().stream())
+                        .filter(b -> b.kind() == Kind.MAIN && b.rung() == rung)
+                        .findFirst()
+                        .orElseThrow();
+    }
+
+    @Test
     void shortSetsHoldOnlyOnTheRungTheyWereAskedFor() {
         PlanRequest asked = request(List.of(), Fault.SWAY);
         PlanRequest fives = asked.with(asked.edits().inShortSets(Set.of(new StepId(Fault.SWAY, Rung.FEEL))));

@@ -158,6 +158,42 @@ class BetweenLessonsTest {
         assertThat(LayAgain.inFives(Set.of(feel))).startsWith("Feel goes on in sets of five");
     }
 
+    @Test
+    void aHarderStepThatHeldGoesOnWithHalfSteps() {
+        StepId feel = new StepId(Fault.SWAY, Rung.FEEL);
+        Turn harder = new Turn(8, Turn.Kind.HARDER);
+        assertThat(LayAgain.wentWell(session(0, marked("++++++++" + "+++-+", harder))))
+                .containsExactly(feel);
+        assertThat(LayAgain.wentWell(session(0, marked("++++++++" + "+-+-+", harder))))
+                .as("did not hold")
+                .isEmpty();
+        assertThat(LayAgain.wentWell(session(0, marked("++++++++" + "+++", harder))))
+                .as("hardly tried")
+                .isEmpty();
+        assertThat(LayAgain.wentWell(session(0, marked("+++++++++++++++++++++"))))
+                .as("not taken")
+                .isEmpty();
+        BlockResult below = block("disc-turn", Rung.PREPARE, Told.NOTHING, Optional.of(Aside.BELOW));
+        assertThat(LayAgain.wentWell(session(0, marked("++++++++" + "+++++", harder), below)))
+                .as("lost later")
+                .isEmpty();
+        assertThat(LayAgain.onward(Set.of(feel))).startsWith("Feel goes on with its half-steps");
+    }
+
+    private static BlockResult marked(String marks, Turn... turns) {
+        return new BlockResult(
+                0,
+                Fault.SWAY,
+                "disc-turn",
+                Rung.FEEL,
+                Kind.MAIN,
+                marks,
+                Form.NONE,
+                Optional.empty(),
+                new Told(List.of(), List.of(), Optional.empty(), List.of(), List.of(turns)),
+                Optional.empty());
+    }
+
     private static Told easier(int times) {
         return new Told(
                 List.of(),

@@ -66,8 +66,11 @@ public class PlanFollowsPractice {
         Set<StepId> inFives = new HashSet<>(LayAgain.tooHard(day.session()));
         inFives.removeAll(running.terms().shortSets());
         if (!inFives.isEmpty()) reasons.add(LayAgain.inFives(inFives));
+        Set<StepId> ahead = new HashSet<>(LayAgain.wentWell(day.session()));
+        ahead.removeAll(running.terms().ahead());
+        if (!ahead.isEmpty()) reasons.add(LayAgain.onward(ahead));
         if (!reasons.isEmpty()) {
-            layAgain(running.id(), String.join(" ", reasons), terms -> terms.withShortSets(inFives));
+            layAgain(running.id(), String.join(" ", reasons), terms -> terms.after(inFives, ahead));
         }
     }
 

@@ -57,11 +57,13 @@ public record PlanTerms(
             @NotNull @Size(max = 200) List<@NotNull @Valid DroppedEntry> dropped,
             @NotNull @Size(max = 20) List<@NotNull @Valid ChosenEntry> chosen,
             @NotNull @Size(max = 20) List<@NotNull @Valid StepEntry> skipped,
-            @Size(max = 20) List<@NotNull @Valid StepEntry> shortSets) {
+            @Size(max = 20) List<@NotNull @Valid StepEntry> shortSets,
+            @Size(max = 20) List<@NotNull @Valid StepEntry> ahead) {
 
-        /** Terms stored before there were short sets have none. */
+        /** Terms stored before there were short sets, or half-steps taken, have none. */
         public EditsEntry {
             if (shortSets == null) shortSets = List.of();
+            if (ahead == null) ahead = List.of();
         }
 
         /** The coach's blocks as they are, the choices as in {@code edits}. */
@@ -78,7 +80,8 @@ public record PlanTerms(
                             .sorted(Comparator.comparing(ChosenEntry::fault).thenComparing(ChosenEntry::rung))
                             .toList(),
                     entries(edits.skipped()),
-                    entries(edits.shortSets()));
+                    entries(edits.shortSets()),
+                    entries(edits.ahead()));
         }
 
         private static List<StepEntry> entries(Set<StepId> steps) {
@@ -88,7 +91,7 @@ public record PlanTerms(
                     .toList();
         }
 
-        static final EditsEntry NONE = new EditsEntry(List.of(), List.of(), List.of(), List.of(), List.of());
+        static final EditsEntry NONE = new EditsEntry(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
     }
 
     public record LockedEntry(
@@ -148,12 +151,31 @@ public record PlanTerms(
         return steps("edits.shortSets", edits.shortSets());
     }
 
-    /** With these rungs in sets of five as well. */
-    PlanTerms withShortSets(Set<StepId> more) {
-        Set<StepId> all = new HashSet<>(shortSets());
-        all.addAll(more);
+    Set<StepId> ahead() {
+        return steps("edits.ahead", edits.ahead());
+    }
+
+    /**
+     * After a day of practice; each rung is one or the other.
+     *
+     * @param tooHard these go on in sets of five
+     * @param wentWell and these with their half-steps
+     */
+    PlanTerms after(Set<StepId> tooHard, Set<StepId> wentWell) {
         return with(new EditsEntry(
-                edits.locked(), edits.dropped(), edits.chosen(), edits.skipped(), EditsEntry.entries(all)));
+                edits.locked(),
+                edits.dropped(),
+                edits.chosen(),
+                edits.skipped(),
+                EditsEntry.entries(moved(shortSets(), tooHard, wentWell)),
+                EditsEntry.entries(moved(ahead(), wentWell, tooHard))));
+    }
+
+    private static Set<StepId> moved(Set<StepId> now, Set<StepId> in, Set<StepId> out) {
+        Set<StepId> all = new HashSet<>(now);
+        all.removeAll(out);
+        all.addAll(in);
+        return all;
     }
 
     /** Asking for less each day, or again for what the week has. */
@@ -168,7 +190,8 @@ public record PlanTerms(
                 edits.dropped(),
                 edits.chosen().stream().filter(c -> !drills.contains(c.drill())).toList(),
                 edits.skipped(),
-                edits.shortSets());
+                edits.shortSets(),
+                edits.ahead());
         return with(others);
     }
 
@@ -248,6 +271,7 @@ public record PlanTerms(
                 "edits.locked",
                 () -> new Edits(locked, dropped, chosen, steps("edits.skipped", edits.skipped()))
                         .inShortSets(shortSets())
+                        .goingOn(ahead())
                         .proposing(steps(
                                 "edits.chosen",
                                 edits.chosen().stream()

@@ -52,6 +52,7 @@ class Templates {
                         .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill(), false))
                         .toList(),
                 plan.terms().edits().skipped(),
+                List.of(),
                 List.of());
         int days = (int) ChronoUnit.DAYS.between(plan.from(), plan.nextLesson());
         UUID id = templates.add(coach.id(), name.strip(), days, edits);
@@ -81,6 +82,7 @@ class Templates {
                 template.edits().skipped().stream()
                         .filter(s -> focus.contains(s.fault()))
                         .toList(),
+                List.of(),
                 List.of());
         return drafts.draft(coach, lessonId, bare.with(edits));
     }

@@ -32,14 +32,21 @@ class RosterController {
     private static final int MEMORY = 120;
 
     private final StrandRepository strands;
+    private final StrandReps strandReps;
     private final Students students;
     private final Attentions attentions;
     private final LastVerdicts verdicts;
     private final Today today;
 
     RosterController(
-            StrandRepository strands, Students students, Attentions attentions, LastVerdicts verdicts, Today today) {
+            StrandRepository strands,
+            StrandReps strandReps,
+            Students students,
+            Attentions attentions,
+            LastVerdicts verdicts,
+            Today today) {
         this.strands = strands;
+        this.strandReps = strandReps;
         this.students = students;
         this.attentions = attentions;
         this.verdicts = verdicts;
@@ -69,16 +76,13 @@ class RosterController {
         LocalDate monday = now.with(DayOfWeek.MONDAY).minusWeeks(WEEKS - 1L);
         Set<UUID> standingInFor = students.standingInFor(coach.id());
         Map<UUID, Taught> taught = strands.taught(coach.id(), standingInFor);
-        Reps reps = strands.reps(taught.keySet(), monday, now.plusDays(1));
+        Map<UUID, Reps> reps = strandReps.since(monday, taught.keySet());
         Map<UUID, Attentions.Wanted> wanted = attentions.wanted(coach.id(), now);
         Map<UUID, LastVerdicts.Last> last = last(taught, now.minusDays(MEMORY));
         return taught.keySet().stream()
                 .map(id -> new StrandView(
                         id,
-                        weeks(
-                                monday,
-                                reps.planned().getOrDefault(id, Map.of()),
-                                reps.done().getOrDefault(id, Map.of())),
+                        weeks(monday, now, reps.get(id)),
                         last.containsKey(id)
                                 ? new VerdictView(
                                         last.get(id).name(), last.get(id).verdict())
@@ -98,19 +102,23 @@ class RosterController {
         return last;
     }
 
-    private static List<WeekView> weeks(
-            LocalDate first, Map<LocalDate, Integer> planned, Map<LocalDate, Integer> done) {
+    /** What is planned after today is not asked for yet. */
+    private static List<WeekView> weeks(LocalDate first, LocalDate today, Reps reps) {
         List<WeekView> weeks = new ArrayList<>();
         for (int week = 0; week < WEEKS; week++) {
             LocalDate monday = first.plusWeeks(week);
-            weeks.add(new WeekView(monday, within(planned, monday), within(done, monday)));
+            weeks.add(new WeekView(
+                    monday, within(reps.planned(), monday, today), within(reps.done(), monday, LocalDate.MAX)));
         }
         return weeks;
     }
 
-    private static int within(Map<LocalDate, Integer> reps, LocalDate monday) {
+    private static int within(Map<LocalDate, Integer> reps, LocalDate monday, LocalDate last) {
         int sum = 0;
-        for (int day = 0; day < DAYS; day++) sum += reps.getOrDefault(monday.plusDays(day), 0);
+        for (int day = 0; day < DAYS; day++) {
+            LocalDate on = monday.plusDays(day);
+            if (!on.isAfter(last)) sum += reps.getOrDefault(on, 0);
+        }
         return sum;
     }
 }

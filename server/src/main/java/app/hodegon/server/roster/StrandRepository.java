@@ -43,12 +43,14 @@ class StrandRepository {
         return taught;
     }
 
-    /** Reps by student and day. */
-    record Reps(Map<UUID, Map<LocalDate, Integer>> planned, Map<UUID, Map<LocalDate, Integer>> done) {}
+    /** A student's reps by day. */
+    record Reps(Map<LocalDate, Integer> planned, Map<LocalDate, Integer> done) {
+        static final Reps NONE = new Reps(Map.of(), Map.of());
+    }
 
-    /** Planned and done from one day on, before another. */
-    Reps reps(Collection<UUID> students, LocalDate from, LocalDate before) {
-        Reps reps = new Reps(new HashMap<>(), new HashMap<>());
+    /** Planned and done from one day on; of students without either, nothing. */
+    Map<UUID, Reps> reps(Collection<UUID> students, LocalDate from) {
+        Map<UUID, Reps> reps = new HashMap<>();
         // A plan laid after another has its days too: what was asked for last counts.
         db.select(PLAN.STUDENT_ID, PLAN_DAY.PLANNED_FOR, max(PLAN_DAY.REPS))
                 .from(PLAN_DAY)
@@ -58,19 +60,23 @@ class StrandRepository {
                 // By its index: years of plans lie behind.
                 .and(PLAN.NEXT_LESSON.gt(from))
                 .and(PLAN.ASSIGNED_AT.isNotNull())
-                .and(PLAN_DAY.PLANNED_FOR.ge(from).and(PLAN_DAY.PLANNED_FOR.lt(before)))
+                .and(PLAN_DAY.PLANNED_FOR.ge(from))
                 .groupBy(PLAN.STUDENT_ID, PLAN_DAY.PLANNED_FOR)
-                .forEach(row -> put(reps.planned(), row.value1(), row.value2(), row.value3()));
+                .forEach(row -> of(reps, row.value1())
+                        .planned()
+                        .put(row.value2(), row.value3().intValue()));
         db.select(PRACTICE_SESSION.STUDENT_ID, PRACTICE_SESSION.PRACTICE_DAY, sum(PRACTICE_SESSION.REPS))
                 .from(PRACTICE_SESSION)
                 .where(among(PRACTICE_SESSION.STUDENT_ID, students))
                 .and(PRACTICE_SESSION.PRACTICE_DAY.ge(from))
                 .groupBy(PRACTICE_SESSION.STUDENT_ID, PRACTICE_SESSION.PRACTICE_DAY)
-                .forEach(row -> put(reps.done(), row.value1(), row.value2(), row.value3()));
+                .forEach(row -> of(reps, row.value1())
+                        .done()
+                        .put(row.value2(), row.value3().intValue()));
         return reps;
     }
 
-    private static void put(Map<UUID, Map<LocalDate, Integer>> all, UUID student, LocalDate day, Number reps) {
-        all.computeIfAbsent(student, s -> new HashMap<>()).put(day, reps.intValue());
+    private static Reps of(Map<UUID, Reps> all, UUID student) {
+        return all.computeIfAbsent(student, s -> new Reps(new HashMap<>(), new HashMap<>()));
     }
 }

@@ -5,9 +5,11 @@ import app.hodegon.server.account.Account;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.trace.SwingsView.CurveView;
+import app.hodegon.server.trace.SwingsView.EarlierSwings;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.HttpHeaders;
@@ -45,6 +47,11 @@ class SwingController {
     @GetMapping("/lessons/{lessonId}/swings")
     SwingsView ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
         return swings.ofLesson(coach, lessonId);
+    }
+
+    @GetMapping("/lessons/{lessonId}/earlier-swings")
+    List<EarlierSwings> earlier(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
+        return swings.earlier(coach, lessonId);
     }
 
     @PutMapping("/lessons/{lessonId}/own-spread")

@@ -16,16 +16,19 @@ import app.hodegon.server.db.tables.records.LessonMeasuredRecord;
 import app.hodegon.server.db.tables.records.SwingRecord;
 import app.hodegon.server.db.tables.records.TraceFileRecord;
 import app.hodegon.server.lesson.Stage;
+import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.trace.SwingsView.SwingView;
 import app.hodegon.server.trace.SwingsView.TraceFileView;
 import app.hodegon.server.trace.TraceView.MeasuredView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import app.hodegon.server.trace.TraceView.WarningView;
 import java.time.Clock;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Base64;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -145,6 +148,25 @@ class SwingRepository {
                 .where(SWING.LESSON_ID.eq(lesson))
                 .orderBy(SWING.NUMBER)
                 .fetch(row -> view(row.into(SWING)));
+    }
+
+    /** The last kept swings of a student's lessons before this one, by day, the latest first. */
+    Map<LocalDate, List<SwingView>> keptBefore(StoredLesson lesson, int most) {
+        Map<LocalDate, List<SwingView>> byDay = new LinkedHashMap<>();
+        db.select(LESSON.HELD_ON)
+                .select(WITHOUT_LOADS)
+                .from(SWING)
+                .join(LESSON)
+                .on(LESSON.ID.eq(SWING.LESSON_ID))
+                .where(LESSON.STUDENT_ID.eq(lesson.studentId()))
+                .and(LESSON.ID.ne(lesson.id()))
+                .and(LESSON.HELD_ON.le(lesson.heldOn()))
+                .and(SWING.STATE.eq("kept"))
+                .orderBy(LESSON.HELD_ON.desc(), SWING.NUMBER.desc())
+                .limit(most)
+                .forEach(row -> byDay.computeIfAbsent(row.get(LESSON.HELD_ON), day -> new ArrayList<>())
+                        .add(view(row.into(SWING))));
+        return byDay;
     }
 
     private SwingView view(SwingRecord row) {

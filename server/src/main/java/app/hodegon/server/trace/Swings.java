@@ -24,6 +24,7 @@ import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.trace.SwingsView.CurveView;
+import app.hodegon.server.trace.SwingsView.EarlierSwings;
 import app.hodegon.server.trace.SwingsView.HalvesView;
 import app.hodegon.server.trace.SwingsView.JointView;
 import app.hodegon.server.trace.SwingsView.SwingView;
@@ -48,6 +49,7 @@ public class Swings {
     /** A lesson hears no more than this. */
     private static final int MOST = 1000;
 
+    private static final int MOST_EARLIER = 40;
     private static final double CURVE_PER_SECOND = 100;
     private static final int SPARK_POINTS = 48;
     private static final int LONGEST_DEVICE = 80;
@@ -180,6 +182,13 @@ public class Swings {
                 swings.ownSpread(lessonId),
                 KeptSwings.READING_FROM,
                 KeptSwings.OWN_FROM);
+    }
+
+    /** What may be laid under a swing of this lesson from those before, the latest lesson first. */
+    List<EarlierSwings> earlier(Account coach, UUID lessonId) {
+        return swings.keptBefore(lessons.ofCoach(coach, lessonId), MOST_EARLIER).entrySet().stream()
+                .map(day -> new EarlierSwings(day.getKey(), day.getValue()))
+                .toList();
     }
 
     private static Map<Stage, List<Joint>> joints(List<SwingView> all) {

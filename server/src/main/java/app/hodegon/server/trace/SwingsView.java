@@ -6,6 +6,7 @@ import app.hodegon.server.trace.TraceView.MeasuredView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import app.hodegon.server.trace.TraceView.WarningView;
 import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.UUID;
@@ -31,6 +32,9 @@ record SwingsView(
             @NotNull String name,
             @NotNull String stage,
             @NotNull int swings) {}
+
+    /** The kept swings of an earlier lesson. */
+    record EarlierSwings(@NotNull LocalDate heldOn, @NotNull List<SwingView> swings) {}
 
     /**
      * @param state heard, kept or thrown
