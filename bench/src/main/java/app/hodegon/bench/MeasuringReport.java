@@ -8,10 +8,10 @@ import app.hodegon.core.motion.Origin;
 import app.hodegon.core.motion.Trace;
 import app.hodegon.core.motion.TraceReader;
 import app.hodegon.core.motion.TraceReading;
-import app.hodegon.core.simulate.golfer.GolfSwing;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
-import app.hodegon.core.simulate.golfer.Plate;
+import app.hodegon.core.golfer.GolfSwing;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.Plate;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Measure;
@@ -81,7 +81,7 @@ final class MeasuringReport {
                         .formatted(SWINGS, 100 * FAULTY),
                 "100, 200 or 500 samples a second, noise of %.1f points on every sample's share. The simulated golfer"
                         .formatted(NOISE),
-                "(`core/simulate/golfer`) knows the truth. Errors are as large as they came, without their sign.",
+                "(`core/golfer`) knows the truth. Errors are as large as they came, without their sign.",
                 "",
                 "Shares, halves, peak and recentring are read with the moments given; address and finish are found from the",
                 "loads alone. A top or an impact is never found from loads.",

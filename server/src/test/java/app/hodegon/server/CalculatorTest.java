@@ -4,13 +4,13 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.golfer.GolfSwing;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.Plate;
 import app.hodegon.core.motion.Foot;
 import app.hodegon.core.motion.LoadUnit;
 import app.hodegon.core.motion.Trace;
-import app.hodegon.core.simulate.golfer.GolfSwing;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
-import app.hodegon.core.simulate.golfer.Plate;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Measure;

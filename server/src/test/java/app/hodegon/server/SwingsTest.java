@@ -5,13 +5,13 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.Plate;
+import app.hodegon.core.golfer.PlateStream;
+import app.hodegon.core.golfer.PlateStream.Act;
 import app.hodegon.core.motion.Cell;
 import app.hodegon.core.motion.LoadUnit;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
-import app.hodegon.core.simulate.golfer.Plate;
-import app.hodegon.core.simulate.golfer.PlateStream;
-import app.hodegon.core.simulate.golfer.PlateStream.Act;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.server.plate.StandIn;
 import java.io.BufferedReader;

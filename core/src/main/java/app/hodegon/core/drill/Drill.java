@@ -31,6 +31,7 @@ import java.util.Set;
  * @param footing on what and in what it is done
  * @param favour answers of an approach that regard it as one of their first
  * @param ways how it changes within its rungs
+ * @param movement how it moves; empty where only its soles are drawn
  */
 public record Drill(
         String id,
@@ -54,7 +55,8 @@ public record Drill(
         Optional<Notice> notice,
         Footing footing,
         Favour favour,
-        Ways ways) {
+        Ways ways,
+        Optional<DrillMovement> movement) {
 
     /**
      * @param notIn shoes in which it is not done
@@ -204,7 +206,8 @@ public record Drill(
                 notice,
                 footing,
                 favour,
-                ways);
+                ways,
+                movement);
     }
 
     /** Whether a coach with this approach would use it. */

@@ -177,6 +177,7 @@ public final class DrillFile {
         put(node, "firstFor", sorted(drill.favour().choices()));
         put(node, "firstForSchools", sorted(drill.favour().schools()));
         put(node, drill.ways());
+        drill.movement().ifPresent(m -> MovementFile.put(node.putObject("movement"), m));
         return node;
     }
 
@@ -291,6 +292,7 @@ public final class DrillFile {
                     Set.copyOf(each("firstFor", c -> Identified.of(Choice.class, c))),
                     Set.copyOf(each("firstForSchools", s -> Identified.of(PressureSchool.class, s))));
             Drill.Ways ways = new Drill.Ways(halfSteps(), speeds(), strings("moves"), strings("combines"));
+            Optional<DrillMovement> movement = movement();
             if (problems.size() > before) return Optional.empty();
             return Optional.of(new Drill(
                     id,
@@ -323,7 +325,19 @@ public final class DrillFile {
                     notice,
                     footing,
                     favour,
-                    ways));
+                    ways,
+                    movement));
+        }
+
+        private Optional<DrillMovement> movement() {
+            JsonNode movement = node.path("movement");
+            if (movement.isMissingNode() || movement.isNull()) return Optional.empty();
+            try {
+                return Optional.of(MovementFile.read(movement));
+            } catch (IllegalArgumentException wrong) {
+                wrong(".movement", wrong.getMessage());
+                return Optional.empty();
+            }
         }
 
         private Optional<Notice> notice() {

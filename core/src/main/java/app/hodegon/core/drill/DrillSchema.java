@@ -54,6 +54,7 @@ public final class DrillSchema {
         texts(fields, "variations").put("description", "One per rung, the lowest first.");
         NoticeFile.describe(fields.putObject("notice"));
         diagram(fields.putObject("diagram"));
+        MovementFile.describe(fields.putObject("movement"));
         list(fields, "notIn", Identified.ids(Shoes.class)).put("description", "Shoes in which it is not done.");
         list(fields, "onlyOn", Identified.ids(Ground.class)).put("description", "Grounds it needs; left out, any.");
         list(fields, "firstFor", Identified.ids(Choice.class))

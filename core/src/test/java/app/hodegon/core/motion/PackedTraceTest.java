@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.approach.PressureSchool;
-import app.hodegon.core.simulate.golfer.GolfSwing;
-import app.hodegon.core.simulate.golfer.Plate;
-import app.hodegon.core.simulate.golfer.Plate.Shape;
+import app.hodegon.core.golfer.GolfSwing;
+import app.hodegon.core.golfer.Plate;
+import app.hodegon.core.golfer.Plate.Shape;
 import java.util.Arrays;
 import java.util.Map;
 import java.util.Random;

@@ -5,12 +5,12 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.simulate.golfer.GolfSwing;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
-import app.hodegon.core.simulate.golfer.Plate;
-import app.hodegon.core.simulate.golfer.PlateStream;
-import app.hodegon.core.simulate.golfer.PlateStream.Act;
+import app.hodegon.core.golfer.GolfSwing;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.Plate;
+import app.hodegon.core.golfer.PlateStream;
+import app.hodegon.core.golfer.PlateStream.Act;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import java.util.ArrayList;

@@ -4,9 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.approach.PressureSchool;
-import app.hodegon.core.simulate.golfer.GolfSwing;
-import app.hodegon.core.simulate.golfer.Plate;
-import app.hodegon.core.simulate.golfer.Plate.Shape;
+import app.hodegon.core.golfer.GolfSwing;
+import app.hodegon.core.golfer.Plate;
+import app.hodegon.core.golfer.Plate.Shape;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Measure;
 import java.util.Arrays;

@@ -6,12 +6,12 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.golfer.GolfSwing;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.Plate;
+import app.hodegon.core.golfer.Plate.Shape;
 import app.hodegon.core.motion.Trouble.Kind;
-import app.hodegon.core.simulate.golfer.GolfSwing;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
-import app.hodegon.core.simulate.golfer.Plate;
-import app.hodegon.core.simulate.golfer.Plate.Shape;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Measure;

@@ -50,7 +50,7 @@ class SecurityConfig {
                         .authenticated()
                         .requestMatchers("/api/me/**")
                         .hasRole(Account.Role.STUDENT.name())
-                        .requestMatchers(HttpMethod.GET, "/api/catalogue")
+                        .requestMatchers(HttpMethod.GET, "/api/catalogue", "/api/motions/**")
                         .authenticated()
                         .requestMatchers("/api/**")
                         .hasRole(Account.Role.COACH.name())

@@ -72,7 +72,6 @@ import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
-import java.util.UUID;
 import java.util.function.Function;
 import java.util.stream.Stream;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -87,11 +86,13 @@ class CatalogueController {
     private final Map<Wording, CatalogueView> known = new HashMap<>();
 
     private final Drills drills;
+    private final ReadableDrills readable;
     private final Students students;
     private final AccountUnits accountUnits;
 
-    CatalogueController(Drills drills, Students students, AccountUnits accountUnits) {
+    CatalogueController(Drills drills, ReadableDrills readable, Students students, AccountUnits accountUnits) {
         this.drills = drills;
+        this.readable = readable;
         this.students = students;
         this.accountUnits = accountUnits;
         for (Handedness hand : Handedness.values()) {
@@ -107,27 +108,15 @@ class CatalogueController {
         Wording said = new Wording(
                 Invalid.in("hand", () -> Identified.of(Handedness.class, hand)),
                 units == null ? ownUnits(account) : Invalid.in("units", () -> Identified.of(Units.class, units)));
-        UUID coach = account.role() == Account.Role.COACH
-                ? account.id()
-                : students.self(account).coachId();
-        DrillLibrary library = drills.of(coach);
-        if (account.role() == Account.Role.COACH) {
-            // Whose students one teaches for a while, their drills one must be able to read.
-            for (UUID other : students.standingInForCoaches(coach)) {
-                DrillLibrary known = library;
-                library = library.with(drills.of(other).all().stream()
-                        .filter(d -> !known.has(d.id()))
-                        .toList());
-            }
-        }
+        DrillLibrary library = readable.of(account);
         List<SetAside> setAside = account.role() == Account.Role.COACH
-                ? drills.setAside(coach).stream()
+                ? drills.setAside(account.id()).stream()
                         .map(s -> new SetAside(s.id(), s.why()))
                         .toList()
                 : List.of();
         return library == DrillLibrary.standard()
                 ? known.get(said)
-                : known.get(said).with(drills.own(coach), drills(library, said), setAside);
+                : known.get(said).with(drills.own(readable.whose(account)), drills(library, said), setAside);
     }
 
     private Units ownUnits(Account account) {

@@ -1,10 +1,10 @@
 package app.hodegon.server.plate;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
 import app.hodegon.core.simulate.Cast;
 import app.hodegon.core.simulate.Persona;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;

@@ -2,9 +2,9 @@ package app.hodegon.server.plate;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
-import app.hodegon.core.simulate.golfer.PlateStream.Act;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.PlateStream.Act;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import java.io.BufferedReader;

@@ -1,11 +1,11 @@
 package app.hodegon.server.plate;
 
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Plate;
+import app.hodegon.core.golfer.PlateStream;
+import app.hodegon.core.golfer.PlateStream.Act;
 import app.hodegon.core.motion.Cell;
 import app.hodegon.core.motion.LoadUnit;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Plate;
-import app.hodegon.core.simulate.golfer.PlateStream;
-import app.hodegon.core.simulate.golfer.PlateStream.Act;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Random;

@@ -5,9 +5,9 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
 import app.hodegon.core.motion.Foot;
-import app.hodegon.core.simulate.golfer.Golfer;
-import app.hodegon.core.simulate.golfer.Pace;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import java.util.ArrayList;

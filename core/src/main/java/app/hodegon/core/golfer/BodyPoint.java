@@ -1,4 +1,4 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
 import app.hodegon.core.motion.Foot;
 import app.hodegon.core.swing.Handedness;

@@ -1,6 +1,6 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
-import static app.hodegon.core.simulate.golfer.Coordinate.*;
+import static app.hodegon.core.golfer.Coordinate.*;
 import static app.hodegon.core.swing.Checkpoint.ADDRESS;
 import static app.hodegon.core.swing.Checkpoint.ARM_BACK;
 import static app.hodegon.core.swing.Checkpoint.ARM_DOWN;
@@ -54,7 +54,9 @@ record Displacement(Coordinate what, Checkpoint at, How how, double amount) {
                     Fault.STIFF_TRAIL_ANKLE,
                     plus(TRAIL_HEEL, ARM_DOWN, 1.5),
                     plus(TRAIL_OUTER, ARM_DOWN, 10),
-                    plus(TRAIL_OUTER, IMPACT, 12)),
+                    plus(TRAIL_OUTER, IMPACT, 12),
+                    plus(TRAIL_ROLL, ARM_DOWN, -4),
+                    plus(TRAIL_ROLL, IMPACT, -6)),
             of(Fault.STIFF_TRAIL_HIP, plus(HIP_LINE, TOP, -12), plus(HIP_LINE, ARM_BACK, -7)),
             of(
                     Fault.OPEN_SETUP,
@@ -86,6 +88,10 @@ record Displacement(Coordinate what, Checkpoint at, How how, double amount) {
                     least(TRAIL_OUTER, ARM_BACK, 60),
                     least(TRAIL_OUTER, TOP, 64),
                     plus(TRAIL_OUTER, ARM_DOWN, 12),
+                    plus(TRAIL_ROLL, HIP_BACK, -3),
+                    plus(TRAIL_ROLL, ARM_BACK, -7),
+                    plus(TRAIL_ROLL, TOP, -9),
+                    plus(TRAIL_ROLL, ARM_DOWN, -3),
                     plus(TRAIL_SHARE, ARM_BACK, 5),
                     plus(TRAIL_SHARE, TOP, 8)),
             of(
@@ -225,12 +231,16 @@ record Displacement(Coordinate what, Checkpoint at, How how, double amount) {
                     plus(PELVIS_IN, ARM_DOWN, 1.5),
                     plus(PELVIS_IN, IMPACT, 2),
                     plus(PELVIS_IN, FINISH, 3),
+                    plus(LEAD_HEEL, ARM_DOWN, 1),
+                    plus(LEAD_HEEL, IMPACT, 2),
                     plus(BEND, ARM_DOWN, 3),
                     plus(BEND, IMPACT, 5)),
             of(
                     Fault.LEAD_FOOT_SPIN,
                     plus(LEAD_SHIFT, IMPACT, 5),
                     plus(LEAD_SHIFT, FINISH, 8),
+                    plus(LEAD_FLARE, IMPACT, 12),
+                    plus(LEAD_FLARE, FINISH, 30),
                     plus(LEAD_HEEL, IMPACT, 1.5),
                     plus(HEAD_SIDE, IMPACT, 9),
                     plus(HEAD_SIDE, FINISH, 16),

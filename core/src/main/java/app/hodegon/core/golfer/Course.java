@@ -1,4 +1,4 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
 /**
  * A smooth course through given values: cubic between knots, at rest before the first and after the last, never beyond

@@ -1,4 +1,4 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.approach.PressureSchool.Corridor;
@@ -74,15 +74,27 @@ public record Golfer(Handedness hand, double height, PressureSchool school, Map<
             double[] values = new double[Checkpoint.values().length];
             for (Checkpoint at : Checkpoint.values()) {
                 double value = displaced(what, at) + common;
-                values[at.ordinal()] = what.within(value + scatter.draw(deviation(what, at)));
+                double off = what.isPlaced() ? 0 : scatter.draw(deviation(what, at));
+                values[at.ordinal()] = what.within(value + off);
             }
             knots.put(what, values);
         }
         return new GolfSwing(this, own, knots);
     }
 
-    private double displaced(Coordinate what, Checkpoint at) {
-        double value = what == Coordinate.TRAIL_SHARE ? middle(school.corridor(at)) : what.sound(at);
+    /** Where this golfer typically is at a checkpoint, faults and all. */
+    double displaced(Coordinate what, Checkpoint at) {
+        return displaced(what, at, sound(what, at));
+    }
+
+    /** Where a golfer of this school is without faults. */
+    double sound(Coordinate what, Checkpoint at) {
+        return what == Coordinate.TRAIL_SHARE ? middle(school.corridor(at)) : what.sound(at);
+    }
+
+    /** What the faults make of a value. */
+    double displaced(Coordinate what, Checkpoint at, double sound) {
+        double value = sound;
         for (Map.Entry<Fault, Double> fault : faults.entrySet()) {
             for (Displacement displacement : Displacement.of(fault.getKey())) {
                 if (displacement.what() == what && displacement.at() == at) {

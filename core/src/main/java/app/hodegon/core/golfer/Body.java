@@ -1,4 +1,4 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
 import java.util.EnumMap;
 import java.util.Map;
@@ -26,9 +26,6 @@ final class Body {
     /** Ankles apart at address, in hip widths; a working assumption for a middle iron. */
     private static final double STANCE = 2.0;
 
-    /** Feet turned out, radians. */
-    private static final double FLARE = Math.toRadians(18);
-
     /** Legs as long as this part of their full length at address. */
     private static final double FLEXED = 0.955;
 
@@ -51,13 +48,18 @@ final class Body {
     private static final double CLUB_LENGTH = 92;
     private static final double HANDS_APART = 9;
 
+    /** Half of a stick across the shoulders. */
+    private static final double STICK = 0.34;
+
     private final double height;
+    private final Hands hands;
     private final ToDoubleFunction<Coordinate> at;
     private final Map<BodyPoint, Point> points = new EnumMap<>(BodyPoint.class);
 
     /** @param height in cm */
-    Body(double height, ToDoubleFunction<Coordinate> at) {
+    Body(double height, Hands hands, ToDoubleFunction<Coordinate> at) {
         this.height = height;
+        this.hands = hands;
         this.at = at;
     }
 
@@ -70,39 +72,94 @@ final class Body {
     }
 
     Map<BodyPoint, Point> points() {
-        foot(1, of(Coordinate.LEAD_HEEL), of(Coordinate.LEAD_SHIFT));
-        foot(-1, of(Coordinate.TRAIL_HEEL), 0);
+        foot(LEAD);
+        foot(TRAIL);
         Point across = new Point(Math.cos(angle(Coordinate.HIP_LINE)), Math.sin(angle(Coordinate.HIP_LINE)), 0);
         Point pelvis = reached(pelvis(), across.times(HIPS * height / 2));
-        leg(1, pelvis.plus(across.times(HIPS * height / 2)));
-        leg(-1, pelvis.minus(across.times(HIPS * height / 2)));
+        leg(LEAD, pelvis.plus(across.times(HIPS * height / 2)));
+        leg(TRAIL, pelvis.minus(across.times(HIPS * height / 2)));
         upper(pelvis);
         return points;
     }
 
-    /** @param side 1 for the lead foot, -1 for the trail foot */
-    private void foot(int side, double heelUp, double shift) {
-        double ankleX = side * STANCE * HIPS * height / 2;
+    /** What moves one foot, and which side of the stance it stands on. */
+    private record Side(
+            int sign,
+            Coordinate heel,
+            Coordinate toeUp,
+            Coordinate step,
+            Coordinate stepIn,
+            Coordinate lift,
+            Coordinate roll,
+            Coordinate flare) {}
+
+    private static final Side LEAD = new Side(
+            1,
+            Coordinate.LEAD_HEEL,
+            Coordinate.LEAD_TOE_UP,
+            Coordinate.LEAD_STEP,
+            Coordinate.LEAD_STEP_IN,
+            Coordinate.LEAD_LIFT,
+            Coordinate.LEAD_ROLL,
+            Coordinate.LEAD_FLARE);
+    private static final Side TRAIL = new Side(
+            -1,
+            Coordinate.TRAIL_HEEL,
+            Coordinate.TRAIL_TOE_UP,
+            Coordinate.TRAIL_STEP,
+            Coordinate.TRAIL_STEP_IN,
+            Coordinate.TRAIL_LIFT,
+            Coordinate.TRAIL_ROLL,
+            Coordinate.TRAIL_FLARE);
+
+    /** Level and straight ahead of a foot's toes. */
+    private Point forward(Side side) {
+        double flare = angle(side.flare());
+        return new Point(side.sign() * Math.sin(flare), Math.cos(flare), 0);
+    }
+
+    private void foot(Side side) {
         double length = FOOT * height;
-        Point forward = new Point(side * Math.sin(FLARE), Math.cos(FLARE), 0);
-        // The toes stay where they are, and the foot turns up over them.
-        double up = Math.asin(Math.min(0.95, heelUp / length));
-        Point along = new Point(forward.x() * Math.cos(up), forward.y() * Math.cos(up), -Math.sin(up));
-        Point toe = new Point(ankleX + shift, 0, 0).plus(forward.times(length * (1 - HEEL_TO_ANKLE)));
-        Point heel = toe.minus(along.times(length));
-        Point instep = new Point(forward.x() * Math.sin(up), forward.y() * Math.sin(up), Math.cos(up));
+        Point forward = forward(side);
+        double shift = side == LEAD ? of(Coordinate.LEAD_SHIFT) : 0;
+        Point stands = new Point(
+                side.sign() * STANCE * HIPS * height / 2 + shift + of(side.step()), of(side.stepIn()), of(side.lift()));
+        Point toe = stands.plus(forward.times(length * (1 - HEEL_TO_ANKLE)));
+        Point heel = toe.minus(forward.times(length));
+        // The toes stay where they are, and the foot turns up over them; or the heel does, and the toes come up.
+        double up = Math.asin(Math.min(0.95, of(side.heel()) / length));
+        double toesUp = Math.asin(Math.min(0.6, of(side.toeUp()) / length));
+        Point along = tilted(forward, toesUp - up);
+        if (toesUp > up) toe = heel.plus(along.times(length));
+        else heel = toe.minus(along.times(length));
+        // Rolled inwards, the ankle comes over the inner edge.
+        double roll = angle(side.roll());
+        Point inwards = new Point(-side.sign() * forward.y(), side.sign() * forward.x(), 0);
+        Point instep =
+                tilted(forward, toesUp - up + Math.PI / 2).times(Math.cos(roll)).plus(inwards.times(Math.sin(roll)));
         Point ankle = heel.plus(along.times(length * HEEL_TO_ANKLE)).plus(instep.times(ANKLE_HEIGHT * height));
         put(side, BodyPoint.LEAD_TOE, BodyPoint.TRAIL_TOE, toe);
         put(side, BodyPoint.LEAD_HEEL, BodyPoint.TRAIL_HEEL, heel);
         put(side, BodyPoint.LEAD_ANKLE, BodyPoint.TRAIL_ANKLE, ankle);
     }
 
+    /** A level direction turned upwards. */
+    private static Point tilted(Point level, double up) {
+        return new Point(level.x() * Math.cos(up), level.y() * Math.cos(up), Math.sin(up));
+    }
+
     private Point pelvis() {
         double legs = FLEXED * (SHANK + THIGH) * height;
-        double half = (STANCE - 1) * HIPS * height / 2;
+        double lead = of(Coordinate.LEAD_STEP);
+        double trail = of(Coordinate.TRAIL_STEP);
+        double half = Math.max(0, ((STANCE - 1) * HIPS * height + lead - trail) / 2);
         double back = 0.055 * height;
-        double up = ANKLE_HEIGHT * height + Math.sqrt(legs * legs - half * half - back * back);
-        return new Point(-of(Coordinate.PELVIS_SIDE), -back + of(Coordinate.PELVIS_IN), up + of(Coordinate.PELVIS_UP));
+        double up =
+                ANKLE_HEIGHT * height + Math.sqrt(Math.max(legs * legs / 4, legs * legs - half * half - back * back));
+        return new Point(
+                (lead + trail) / 2 - of(Coordinate.PELVIS_SIDE),
+                -back + of(Coordinate.PELVIS_IN),
+                up + of(Coordinate.PELVIS_UP));
     }
 
     /** The pelvis no higher than both legs reach. */
@@ -123,15 +180,14 @@ final class Body {
         return Math.max(0, hip.z() - highest);
     }
 
-    private void leg(int side, Point hip) {
-        Point ankle = points.get(side > 0 ? BodyPoint.LEAD_ANKLE : BodyPoint.TRAIL_ANKLE);
-        Point outward = new Point(side * Math.sin(FLARE), Math.cos(FLARE), 0);
+    private void leg(Side side, Point hip) {
+        Point ankle = points.get(side == LEAD ? BodyPoint.LEAD_ANKLE : BodyPoint.TRAIL_ANKLE);
         put(side, BodyPoint.LEAD_HIP, BodyPoint.TRAIL_HIP, hip);
         put(
                 side,
                 BodyPoint.LEAD_KNEE,
                 BodyPoint.TRAIL_KNEE,
-                joint(hip, ankle, THIGH * height, SHANK * height, outward));
+                joint(hip, ankle, THIGH * height, SHANK * height, forward(side)));
     }
 
     private void upper(Point pelvis) {
@@ -159,16 +215,55 @@ final class Body {
         points.put(BodyPoint.TRAIL_EAR, head.minus(between.times(HEAD * height / 2)));
         points.put(BodyPoint.NOSE, head.plus(ahead.times(HEAD * height * 0.6)));
 
+        Point front = ball.times(Math.cos(turn)).minus(target.times(Math.sin(turn)));
+        switch (hands) {
+            case CLUB -> swinging(lead, trail);
+            case CROSSED, STICK -> crossed(chest, across, front, up);
+            case HANGING -> {
+                arm(true, lead, lead.plus(new Point(0.02, 0.06, -0.3).times(height)), LEAD_ELBOW);
+                arm(false, trail, trail.plus(new Point(-0.02, 0.06, -0.3).times(height)), TRAIL_ELBOW);
+            }
+            case ON_HIPS -> {
+                Point aside = across.times(0.05 * height);
+                arm(true, lead, points.get(BodyPoint.LEAD_HIP).plus(aside), across);
+                arm(false, trail, points.get(BodyPoint.TRAIL_HIP).minus(aside), across.times(-1));
+            }
+        }
+    }
+
+    private void swinging(Point lead, Point trail) {
         double arm = (UPPER_ARM + FOREARM) * height * of(Coordinate.LEAD_ARM) / 100;
         Point wrist = lead.plus(swung(Coordinate.ARM, Coordinate.ARM_PLANE).times(arm));
         Point shaft = swung(Coordinate.CLUB, Coordinate.CLUB_PLANE);
         Point other = within(trail, wrist.plus(shaft.times(HANDS_APART)), (UPPER_ARM + FOREARM) * height);
-        points.put(BodyPoint.LEAD_WRIST, wrist);
-        points.put(BodyPoint.TRAIL_WRIST, other);
-        points.put(BodyPoint.LEAD_ELBOW, joint(lead, wrist, UPPER_ARM * height, FOREARM * height, LEAD_ELBOW));
-        points.put(BodyPoint.TRAIL_ELBOW, joint(trail, other, UPPER_ARM * height, FOREARM * height, TRAIL_ELBOW));
+        arm(true, lead, wrist, LEAD_ELBOW);
+        arm(false, trail, other, TRAIL_ELBOW);
         points.put(BodyPoint.GRIP, wrist);
         points.put(BodyPoint.CLUB_HEAD, wrist.plus(shaft.times(CLUB_LENGTH)));
+    }
+
+    /** Each hand before the other shoulder. */
+    private void crossed(Point chest, Point across, Point front, Point up) {
+        Point before = chest.plus(front.times(0.085 * height)).minus(up.times(0.055 * height));
+        Point aside = across.times(0.075 * height);
+        arm(true, points.get(BodyPoint.LEAD_SHOULDER), before.minus(aside), LEAD_ELBOW);
+        arm(
+                false,
+                points.get(BodyPoint.TRAIL_SHOULDER),
+                before.plus(aside).plus(front.times(0.02 * height)),
+                TRAIL_ELBOW);
+        if (hands == Hands.STICK) {
+            Point held = chest.plus(front.times(0.07 * height)).minus(up.times(0.02 * height));
+            points.put(BodyPoint.GRIP, held.minus(across.times(STICK * height)));
+            points.put(BodyPoint.CLUB_HEAD, held.plus(across.times(STICK * height)));
+        }
+    }
+
+    private void arm(boolean lead, Point shoulder, Point wrist, Point elbow) {
+        points.put(lead ? BodyPoint.LEAD_WRIST : BodyPoint.TRAIL_WRIST, wrist);
+        points.put(
+                lead ? BodyPoint.LEAD_ELBOW : BodyPoint.TRAIL_ELBOW,
+                joint(shoulder, wrist, UPPER_ARM * height, FOREARM * height, elbow));
     }
 
     /** A direction in a plane that leans towards the ball: 0 straight down it, plus going back. */
@@ -178,8 +273,8 @@ final class Body {
         return new Point(-Math.sin(angle), Math.cos(angle) * Math.cos(steep), -Math.cos(angle) * Math.sin(steep));
     }
 
-    private void put(int side, BodyPoint lead, BodyPoint trail, Point point) {
-        points.put(side > 0 ? lead : trail, point);
+    private void put(Side side, BodyPoint lead, BodyPoint trail, Point point) {
+        points.put(side == LEAD ? lead : trail, point);
     }
 
     /** As far towards a place as an arm reaches; the nearer to its full length, the less it gives, and never all. */

@@ -1,13 +1,16 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
 import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Identified;
+import java.util.Arrays;
+import java.util.Locale;
 
 /**
  * One thing that moves in the golfer, with its course through a sound swing: a value at each checkpoint. The load under
  * the trail foot has none: it is the school's. The courses are working assumptions, set by what every school agrees on
  * and what the catalogue's limits call sound.
  */
-enum Coordinate {
+public enum Coordinate implements Identified {
     /** Load under the trail foot, % of what is under both. */
     TRAIL_SHARE(0, 100, 50, 50, 50, 50, 50, 50, 50, 50),
     /** Push of both feet, % of the body's weight: lighter before the top, hardest before the ball. */
@@ -23,7 +26,7 @@ enum Coordinate {
     /** Pelvis centre towards the ball, cm. */
     PELVIS_IN(-60, 60, 0, 0, 0, 0.3, 0.5, 0.2, 1, 3),
     /** Pelvis centre upwards, cm. */
-    PELVIS_UP(-30, 30, 0, 0, 0, 0.3, 0.5, -2.5, 0.5, 4),
+    PELVIS_UP(-60, 30, 0, 0, 0, 0.3, 0.5, -2.5, 0.5, 4),
     /** Pelvis line against the target line, °, shut is plus. */
     HIP_LINE(-150, 90, 0, 1, 14, 30, 43, -8, -38, -95),
     /** Shoulder line, °, shut is plus. */
@@ -47,16 +50,56 @@ enum Coordinate {
     /** The club's plane against the level, °. */
     CLUB_PLANE(20, 90, 56, 56, 55, 54, 52, 52, 57, 48),
     /** Length of the lead arm from shoulder to hands as a part of its full length, %. */
-    LEAD_ARM(40, 100, 99, 99, 99, 99, 97, 98, 99, 58);
+    LEAD_ARM(40, 100, 99, 99, 99, 99, 97, 98, 99, 58),
+
+    /** Where a foot is set down from its usual place, cm towards the target. */
+    TRAIL_STEP(-140, 140, 0),
+    LEAD_STEP(-140, 140, 0),
+    /** The same towards the ball, cm. */
+    TRAIL_STEP_IN(-60, 60, 0),
+    LEAD_STEP_IN(-60, 60, 0),
+    /** A whole foot off the ground, cm. */
+    TRAIL_LIFT(0, 40, 0),
+    LEAD_LIFT(0, 40, 0),
+    /** A foot rolled about its length, °: inner edge down is plus. */
+    TRAIL_ROLL(-25, 25, 0),
+    LEAD_ROLL(-25, 25, 0),
+    /** A foot turned out from square, °. */
+    TRAIL_FLARE(-90, 70, 18),
+    LEAD_FLARE(-90, 70, 18),
+    /** Toes off the ground, cm. */
+    TRAIL_TOE_UP(0, 12, 0),
+    LEAD_TOE_UP(0, 12, 0);
 
     private final double lowest;
     private final double highest;
     private final double[] sound;
+    private final boolean placed;
 
     Coordinate(double lowest, double highest, double... sound) {
         this.lowest = lowest;
         this.highest = highest;
         this.sound = sound;
+        this.placed = false;
+    }
+
+    /** What a sound swing leaves where it is. */
+    Coordinate(double lowest, double highest, double sound) {
+        this.lowest = lowest;
+        this.highest = highest;
+        this.sound = new double[Checkpoint.values().length];
+        Arrays.fill(this.sound, sound);
+        this.placed = true;
+    }
+
+    @Override
+    public String id() {
+        return name().toLowerCase(Locale.ROOT).replace('_', '-');
+    }
+
+    /** Whether it is where a golfer puts it, and the same from swing to swing. */
+    boolean isPlaced() {
+        return placed;
     }
 
     double sound(Checkpoint at) {

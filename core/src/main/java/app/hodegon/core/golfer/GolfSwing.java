@@ -1,4 +1,4 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
 import app.hodegon.core.motion.Cell;
 import app.hodegon.core.motion.Foot;
@@ -28,10 +28,14 @@ public final class GolfSwing {
         double[] times =
                 Arrays.stream(Checkpoint.values()).mapToDouble(pace::at).toArray();
         knots.forEach((what, values) -> courses.put(
-                what,
-                what == Coordinate.ARM || what == Coordinate.CLUB
-                        ? Course.whipped(times, values)
-                        : Course.through(times, values)));
+                what, isThrown(what, values) ? Course.whipped(times, values) : Course.through(times, values)));
+    }
+
+    /** Arms and club, where they go on beyond the ball. */
+    private static boolean isThrown(Coordinate what, double[] values) {
+        if (what != Coordinate.ARM && what != Coordinate.CLUB) return false;
+        int ball = Checkpoint.IMPACT.ordinal();
+        return (values[ball + 1] - values[ball]) * (values[ball] - values[Checkpoint.TOP.ordinal()]) > 0;
     }
 
     public Golfer golfer() {
@@ -58,7 +62,7 @@ public final class GolfSwing {
 
     /** Where every point of the body is, in seconds from address. */
     public Map<BodyPoint, Point> body(double seconds) {
-        return new Body(golfer.height(), what -> value(what, seconds)).points();
+        return new Body(golfer.height(), Hands.CLUB, what -> value(what, seconds)).points();
     }
 
     /** Load on a quarter of a sole, in percent of the body's weight. */

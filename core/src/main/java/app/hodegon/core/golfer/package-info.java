@@ -3,4 +3,4 @@
  * feet, and faults as known displacements of both. What stands in for a plate, for a clip or for a figure that moves is
  * all drawn from here, so that every value read somewhere can be held against what was put in.
  */
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;

@@ -1,4 +1,4 @@
-package app.hodegon.core.simulate.golfer;
+package app.hodegon.core.golfer;
 
 /**
  * A place in the golfer's space, in cm: x towards the target, y from the feet towards the ball, z up; the middle of the

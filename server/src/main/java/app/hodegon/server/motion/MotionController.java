@@ -1,0 +1,114 @@
+package app.hodegon.server.motion;
+
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.HalfStep;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.account.Account;
+import app.hodegon.server.catalogue.ReadableDrills;
+import app.hodegon.server.http.Invalid;
+import app.hodegon.server.http.NotFound;
+import app.hodegon.server.motion.Motions.Who;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
+import jakarta.validation.constraints.Max;
+import jakarta.validation.constraints.Min;
+import java.util.LinkedHashMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import org.springframework.security.core.annotation.AuthenticationPrincipal;
+import org.springframework.web.bind.annotation.GetMapping;
+import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.RequestMapping;
+import org.springframework.web.bind.annotation.RequestParam;
+import org.springframework.web.bind.annotation.RestController;
+
+/** Movements of the golfer, for coaches and for students. */
+@RestController
+@RequestMapping("/api/motions")
+class MotionController {
+
+    private static final String HEIGHT = "175";
+    private static final String SCHOOL = "early-return";
+
+    private final ReadableDrills readable;
+
+    MotionController(ReadableDrills readable) {
+        this.readable = readable;
+    }
+
+    /**
+     * A drill.
+     *
+     * @param rung its lowest where none is said
+     * @param mistake the usual mistake instead
+     */
+    @GetMapping("/drills/{id}")
+    MotionView drill(
+            @AuthenticationPrincipal Account account,
+            @PathVariable String id,
+            @RequestParam(required = false) String rung,
+            @RequestParam(required = false) String halfStep,
+            @RequestParam(defaultValue = "false") boolean mistake,
+            @RequestParam(defaultValue = "right") String hand,
+            @RequestParam(defaultValue = SCHOOL) String school,
+            @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
+        DrillLibrary library = readable.of(account);
+        if (!library.has(id)) throw new NotFound("drill");
+        Drill drill = library.drill(id);
+        Rung on = rung == null ? drill.lowest() : Invalid.in("rung", () -> Identified.of(Rung.class, rung));
+        if (!drill.covers(on)) throw new Invalid("rung", "This drill has no such rung.");
+        Optional<HalfStep> step = Optional.ofNullable(halfStep)
+                .flatMap(s -> library.halfSteps(drill, on).stream()
+                        .filter(h -> h.id().equals(s))
+                        .findFirst());
+        return Motions.drill(who(hand, school, height), drill, on, step, mistake)
+                .orElseThrow(() -> new NotFound("movement"));
+    }
+
+    /** The one picture that shows most, of every drill that has a movement, by id. */
+    @GetMapping("/poses")
+    Map<String, MotionView> poses(
+            @AuthenticationPrincipal Account account, @RequestParam(defaultValue = "right") String hand) {
+        DrillLibrary library = readable.of(account);
+        Who who = who(hand, SCHOOL, Double.parseDouble(HEIGHT));
+        Map<String, MotionView> poses = new LinkedHashMap<>();
+        for (String id : library.ids()) {
+            Motions.pose(who, library.drill(id)).ifPresent(pose -> poses.put(id, pose));
+        }
+        return poses;
+    }
+
+    /** A fault, at a strength. */
+    @GetMapping("/faults/{id}")
+    MotionView fault(
+            @PathVariable String id,
+            @RequestParam(defaultValue = "1") @DecimalMin("0.05") @DecimalMax("1") double strength,
+            @RequestParam(defaultValue = "right") String hand,
+            @RequestParam(defaultValue = SCHOOL) String school,
+            @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
+        Fault fault = Invalid.in("fault", () -> Identified.of(Fault.class, id));
+        return Motions.swing(who(hand, school, height), Map.of(fault, strength), List.of());
+    }
+
+    /** The sound swing of a school. */
+    @GetMapping("/sound")
+    MotionView sound(
+            @RequestParam(defaultValue = "right") String hand,
+            @RequestParam(defaultValue = SCHOOL) String school,
+            @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
+        return Motions.swing(who(hand, school, height), Map.of(), List.of());
+    }
+
+    private static Who who(String hand, String school, double height) {
+        return new Who(
+                Invalid.in("hand", () -> Identified.of(Handedness.class, hand)),
+                Invalid.in("school", () -> Identified.of(PressureSchool.class, school)),
+                height);
+    }
+}

@@ -1,0 +1,79 @@
+package app.hodegon.server.motion;
+
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillMovement.Mistake;
+import app.hodegon.core.drill.HalfStep;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.golfer.BodyPoint;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Motion;
+import app.hodegon.core.golfer.Movement;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.Performance;
+import app.hodegon.core.swing.Handedness;
+import app.hodegon.server.motion.MotionView.FrameView;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+
+/** Drills, faults and sound swings as movements of one golfer. */
+final class Motions {
+
+    private Motions() {}
+
+    /** Whose movement it is. */
+    record Who(Handedness hand, PressureSchool school, double height) {
+
+        private Golfer golfer(Map<Fault, Double> faults) {
+            return new Golfer(hand, height, school, faults, Pace.USUAL);
+        }
+    }
+
+    /** Empty where the drill's movement is not told, or no mistake of it. */
+    static Optional<MotionView> drill(Who who, Drill drill, Rung rung, Optional<HalfStep> halfStep, boolean mistake) {
+        if (mistake) {
+            return drill.movement()
+                    .flatMap(m -> m.mistaken(rung).map(movement -> {
+                        Mistake wrong = m.mistake().orElseThrow();
+                        Map<Fault, Double> faults = wrong.fault()
+                                .map(f -> Map.of(f, wrong.strength()))
+                                .orElse(Map.of());
+                        return view(who, faults, movement, wrong.look());
+                    }));
+        }
+        return drill.movement()
+                .map(m -> view(who, Map.of(), halfStep.map(h -> m.on(rung, h)).orElseGet(() -> m.on(rung)), m.look()));
+    }
+
+    /** @param faults each over 0 up to 1; empty for the school's sound swing */
+    static MotionView swing(Who who, Map<Fault, Double> faults, List<BodyPoint> look) {
+        return view(who, faults, Movement.SWING, look);
+    }
+
+    private static MotionView view(Who who, Map<Fault, Double> faults, Movement movement, List<BodyPoint> look) {
+        return MotionView.of(Motion.of(Performance.of(who.golfer(faults), movement)), look, who.hand());
+    }
+
+    /** The one picture that shows most of a drill on its lowest rung. */
+    static Optional<MotionView> pose(Who who, Drill drill) {
+        return drill.movement().map(m -> {
+            Performance performance = Performance.of(who.golfer(Map.of()), m.on(drill.lowest()));
+            Motion motion = Motion.of(performance);
+            MotionView whole = MotionView.of(motion, m.look(), who.hand());
+            FrameView shown = MotionView.view(Motion.frame(performance, performance.seconds(m.shown())));
+            return new MotionView(
+                    0,
+                    whole.points(),
+                    List.of(new FrameView(0, shown.p(), shown.l())),
+                    List.of(),
+                    whole.shown(),
+                    whole.held(),
+                    whole.ball(),
+                    null,
+                    whole.things(),
+                    whole.look());
+        });
+    }
+}

@@ -1,0 +1,129 @@
+import { useId, useMemo } from "react";
+import type { Hand } from "@/api/types";
+import { cameraOf, project, type View } from "./camera";
+import { figure, glows, things } from "./figure";
+import { type Look, LOOKS } from "./looks";
+import { type Motion, type Pose, poseAt } from "./motion";
+import { patchesOf, type Shape, shapesOf } from "./svgFigure";
+
+/** As much of the ink under a quarter of a sole, % of the weight. */
+const FULL = 26;
+
+export type Drawn = { motion: Motion; seconds: number; ghost?: boolean };
+
+/** A golfer in ink and colour, drawn from the core's points: for tiles, strips, paper, and where nothing else can draw. */
+export function GolferPicture({
+  drawn,
+  hand,
+  view,
+  look = LOOKS[0]!,
+  title,
+  mark = [],
+  className = "",
+}: {
+  /** Laid over each other, the first at the back. */
+  drawn: Drawn[];
+  hand: Hand;
+  view: View;
+  look?: Look;
+  /** Left out where the picture says nothing that the text beside it does not. */
+  title?: string;
+  /** Points to look at. */
+  mark?: string[];
+  className?: string;
+}) {
+  const id = useId().replaceAll(":", "");
+  const scenes = useMemo(
+    () =>
+      drawn.map(({ motion, seconds, ghost }) => ({
+        ...sceneOf(motion, seconds, hand, view, look.build),
+        ghost,
+      })),
+    [drawn, hand, view, look],
+  );
+  const last = scenes[scenes.length - 1];
+  if (!last) return null;
+  const camera = cameraOf(view, hand);
+  return (
+    <svg
+      viewBox="0 0 100 100"
+      role={title ? "img" : undefined}
+      aria-label={title}
+      aria-hidden={title ? undefined : true}
+      className={`golfer ${className}`}
+    >
+      <defs>
+        <pattern
+          id={`${id}-hatch`}
+          width="1.6"
+          height="1.6"
+          patternUnits="userSpaceOnUse"
+          patternTransform="rotate(45)"
+        >
+          <rect width="0.9" height="1.6" fill="var(--trail)" />
+        </pattern>
+      </defs>
+      {last.patches.map((patch) => (
+        <path
+          key={patch.id}
+          d={patch.d}
+          fill={patch.lead ? "var(--lead)" : `url(#${id}-hatch)`}
+          opacity={Math.min(1, patch.load / FULL)}
+        />
+      ))}
+      {scenes.map((scene, i) => (
+        <g key={i} opacity={scene.ghost ? 0.35 : 1}>
+          {scene.shapes.map((shape) => (
+            <Inked key={shape.id} shape={shape} look={look} />
+          ))}
+        </g>
+      ))}
+      {mark.map((point) => {
+        const at = last.pose.points[point];
+        if (!at) return null;
+        const [x, y] = project(camera, at);
+        return (
+          <circle
+            key={point}
+            cx={x}
+            cy={y}
+            r="5"
+            fill="none"
+            stroke="var(--ink)"
+            strokeWidth="0.9"
+            strokeDasharray="2 1.2"
+          />
+        );
+      })}
+    </svg>
+  );
+}
+
+/** Its line behind, its colour before it, so that stretches of one part show no seams. */
+function Inked({ shape, look }: { shape: Shape; look: Look }) {
+  const colour = look.colours[shape.material];
+  return (
+    <>
+      <path d={shape.d} fill="#3b342b" stroke="#3b342b" strokeWidth="0.7" strokeLinejoin="round" />
+      <path
+        d={shape.d}
+        fill={`color-mix(in srgb, ${colour} ${Math.round(72 + 28 * shape.light)}%, #2b2620)`}
+        stroke="none"
+      />
+    </>
+  );
+}
+
+function sceneOf(motion: Motion, seconds: number, hand: Hand, view: View, build: number) {
+  const pose: Pose = poseAt(motion, seconds, hand);
+  const first = seconds === 0 ? pose : poseAt(motion, 0, hand);
+  const camera = cameraOf(view, hand);
+  return {
+    pose,
+    shapes: shapesOf(
+      [...things(motion, first, pose, hand), ...figure(pose, motion, seconds, hand, build)],
+      camera,
+    ),
+    patches: patchesOf(glows(pose), camera),
+  };
+}

@@ -1,0 +1,82 @@
+/** What the figure is made of. */
+export type Material =
+  | "skin"
+  | "hair"
+  | "top"
+  | "legs"
+  | "shoe"
+  | "sole"
+  | "cap"
+  | "glove"
+  | "belt"
+  | "shaft"
+  | "grip"
+  | "head"
+  | "ball"
+  | "wood"
+  | "prop";
+
+/** How somebody looks; nobody real. Build widens trunk and limbs. */
+export type Look = { id: string; label: string; build: number; colours: Record<Material, string> };
+
+const THINGS = {
+  shaft: "#8d9094",
+  grip: "#2c2a28",
+  head: "#5f6468",
+  ball: "#fdfdfa",
+  wood: "#c09a5f",
+  prop: "#b8452f",
+  belt: "#2c2a28",
+  sole: "#efe9dc",
+};
+
+const look = (
+  id: string,
+  label: string,
+  build: number,
+  colours: Omit<Record<Material, string>, keyof typeof THINGS>,
+): Look => ({
+  id,
+  label,
+  build,
+  colours: { ...THINGS, ...colours },
+});
+
+export const LOOKS: Look[] = [
+  look("sand", "Ochre jumper", 1, {
+    skin: "#d9a47f",
+    hair: "#5b4636",
+    top: "#c98f3c",
+    legs: "#4a5261",
+    shoe: "#6b5544",
+    cap: "#f1e7d2",
+    glove: "#f4efe4",
+  }),
+  look("sea", "Blue polo", 0.94, {
+    skin: "#8a5a3c",
+    hair: "#241b16",
+    top: "#4d7f96",
+    legs: "#d3c4a4",
+    shoe: "#3b3936",
+    cap: "#2e5364",
+    glove: "#f4efe4",
+  }),
+  look("moss", "Green slipover", 1.1, {
+    skin: "#e6bb9c",
+    hair: "#a8a29a",
+    top: "#6f7f52",
+    legs: "#5d5348",
+    shoe: "#4d4138",
+    cap: "#e6dcc6",
+    glove: "#d9d2c2",
+  }),
+  look("plum", "Plum top", 0.88, {
+    skin: "#c08a62",
+    hair: "#3a2a20",
+    top: "#7e4f66",
+    legs: "#39404b",
+    shoe: "#ece5d8",
+    cap: "#ece5d8",
+    glove: "#f4efe4",
+  }),
+];

@@ -1,0 +1,99 @@
+import type { Camera } from "./camera";
+import { project } from "./camera";
+import type { Glow, Part } from "./figure";
+import type { Material } from "./looks";
+import { add, dot, sub, times, unit, type Vec } from "./vec";
+
+/** One thing to draw, the farthest first: an outline in a picture of 100 by 100, and how light it lies, 0 to 1. */
+export type Shape = { id: string; material: Material; d: string; depth: number; light: number };
+
+type Flat = readonly [number, number];
+
+const AROUND = 12;
+const ANGLES = Array.from({ length: AROUND }, (_, i) => (2 * Math.PI * i) / AROUND);
+const COS = ANGLES.map(Math.cos);
+const SIN = ANGLES.map(Math.sin);
+
+/** The outline of points: the smallest convex way around them (Andrew's monotone chain). */
+export function hull(points: Flat[]): Flat[] {
+  const sorted = [...points].sort((a, b) => a[0] - b[0] || a[1] - b[1]);
+  const turn = (o: Flat, a: Flat, b: Flat) => (a[0] - o[0]) * (b[1] - o[1]) - (a[1] - o[1]) * (b[0] - o[0]);
+  const half = (list: Flat[]) => {
+    const way: Flat[] = [];
+    for (const p of list) {
+      while (way.length >= 2 && turn(way[way.length - 2]!, way[way.length - 1]!, p) <= 0) way.pop();
+      way.push(p);
+    }
+    way.pop();
+    return way;
+  };
+  return [...half(sorted), ...half(sorted.reverse())];
+}
+
+const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}Z`;
+
+/** The shapes of a figure, the farthest first. A part is drawn as the outlines of its stretches laid together. */
+export function shapesOf(parts: Part[], camera: Camera): Shape[] {
+  return parts
+    .map((part) => {
+      let depth = 0;
+      const rings = part.rings.map((ring) => {
+        depth += project(camera, ring.c)[2];
+        return COS.map((cos, i): Flat => {
+          const at: Vec = [0, 1, 2].map(
+            (k) => ring.c[k]! + ring.u[k]! * ring.a * cos + ring.v[k]! * ring.b * SIN[i]!,
+          ) as unknown as Vec;
+          const [x, y] = project(camera, at);
+          return [x, y];
+        });
+      });
+      const outlines = rings.slice(1).map((ring, i) => path(hull([...rings[i]!, ...ring])));
+      return {
+        id: part.id,
+        material: part.material,
+        d: outlines.join(""),
+        depth: depth / rings.length - (AHEAD[part.id] ?? 0),
+        light: lightOf(part, camera),
+      };
+    })
+    .sort((a, b) => b.depth - a.depth);
+}
+
+/** What lies on another part is drawn over it although it is hardly nearer. */
+const AHEAD: Record<string, number> = {
+  belt: 3,
+  cap: 4,
+  brim: 5,
+  hair: -1,
+  nose: 2,
+  "lead-hand": 3,
+  "trail-hand": 2,
+  grip: 1,
+};
+
+const LIGHT: Vec = unit([-0.5, 0.9, 0.6]);
+
+/** From how a part lies to the light: what lies square to it is lightest. */
+function lightOf(part: Part, camera: Camera): number {
+  const along = unit(sub(part.rings[part.rings.length - 1]!.c, part.rings[0]!.c));
+  const facing = unit(add(times(camera.ahead, -1), times(camera.up, 0.2)));
+  const lit = dot(LIGHT, facing);
+  return Math.max(0, Math.min(1, 0.5 + 0.35 * lit - 0.3 * Math.abs(dot(along, LIGHT)) + 0.1));
+}
+
+/** A quarter of a sole on the ground. */
+export type Patch = { id: string; lead: boolean; d: string; load: number };
+
+export function patchesOf(glows: Glow[], camera: Camera): Patch[] {
+  return glows.map((glow) => ({
+    id: glow.id,
+    lead: glow.lead,
+    load: glow.load,
+    d: path(
+      glow.corners.map((c) => {
+        const [x, y] = project(camera, c);
+        return [x, y] as const;
+      }),
+    ),
+  }));
+}
