@@ -27,6 +27,16 @@ export type Reader = "coach" | "student";
 
 const forReader = (reader: Reader, joint: string) => (reader === "coach" ? "" : `${joint}for=${reader}`);
 
+/** A movement of the golfer: the same as long as the program is. */
+function motion(what: string, params: string[][]) {
+  const path = `/api/motions/${what}?${new URLSearchParams(params)}`;
+  return queryOptions({
+    queryKey: ["motions", path],
+    queryFn: () => api.get<Wire["MotionView"]>(path),
+    staleTime: Infinity,
+  });
+}
+
 /** One place for the key and the address of everything that is read. */
 export const queries = {
   session: () =>
@@ -161,6 +171,27 @@ export const queries = {
     queryOptions({
       queryKey: ["lessons", id, "earlier-swings"],
       queryFn: () => api.get<Wire["EarlierSwings"][]>(`/api/lessons/${id}/earlier-swings`),
+    }),
+  /** A drill as the golfer does it on a rung, or its usual mistake. */
+  motion: (drill: string, rung: string, hand: Hand, mistake = false) =>
+    motion(`drills/${drill}`, [
+      ["rung", rung],
+      ["hand", hand],
+      ["mistake", String(mistake)],
+    ]),
+  /** A full swing with faults, each by how far it is there, 0 to 1; without any the school's sound swing. */
+  swingMotion: (faults: Record<string, number>, hand: Hand, school: string) =>
+    motion("swing", [
+      ...Object.entries(faults).map(([fault, strength]) => ["fault", `${fault}:${strength.toFixed(2)}`]),
+      ["hand", hand],
+      ["school", school],
+    ]),
+  /** The picture that shows most, of every drill that has a movement. */
+  poses: (hand: Hand) =>
+    queryOptions({
+      queryKey: ["motions", "poses", hand],
+      queryFn: () => api.get<Record<string, Wire["MotionView"]>>(`/api/motions/poses?hand=${hand}`),
+      staleTime: Infinity,
     }),
   /** A swing as drawn; its loads never change. */
   curve: (swing: string) =>

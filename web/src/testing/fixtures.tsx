@@ -9,6 +9,8 @@ import type { Catalogue, Lesson, Me, PlanBlock, Session } from "@/api/types";
 const drill = (name: string) => ({
   id: "disc-turn",
   name,
+  moving: false,
+  mistaken: false,
   variations: { feel: "Hands on the chest.", short: "Low tee." },
   setUp: "Foot on the disc.",
   action: "Turn the disc.",

@@ -7,6 +7,7 @@ import { Button, ButtonLink } from "@/ui/Button";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { rightOf } from "./notice";
 import { DrillDiagram } from "./DrillDiagram";
+import { DrillGolfer } from "../golfer/DrillGolfer";
 import { ShareDrill } from "./SharedDrills";
 import { Title } from "@/ui/Title";
 
@@ -53,6 +54,7 @@ export default function DrillPage() {
             In mind: <strong className="text-ink">{drill.cue}</strong>
           </p>
         </header>
+        {drill.moving && <DrillGolfer drill={drill} catalogue={catalogue.data} hand={hand} />}
         <dl className="grid gap-x-6 gap-y-2 sm:grid-cols-[8rem_1fr]">
           {texts.map(([term, text]) => (
             <div key={term} className="contents">

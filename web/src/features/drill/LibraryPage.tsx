@@ -6,7 +6,7 @@ import type { Catalogue, Drill } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Failed, Loading, Note } from "@/ui/Notice";
-import { DrillDiagram } from "./DrillDiagram";
+import { DrillPose } from "../golfer/DrillPose";
 import { LibraryFiles } from "./LibraryFiles";
 import { SharedDrills } from "./SharedDrills";
 import { type DrillFilter, filtered, NO_FILTER, NO_KIT } from "./filter";
@@ -174,9 +174,9 @@ function DrillRow({
     <li className="border-line border-b">
       <Link
         to={`/drills/${drill.id}${hand === "left" ? "?hand=left" : ""}`}
-        className="hover:bg-tint grid grid-cols-[4.5rem_1fr] gap-3 py-3 no-underline"
+        className="hover:bg-tint grid grid-cols-[6.5rem_1fr] items-center gap-3 py-2 no-underline"
       >
-        <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
+        <DrillPose drill={drill} hand={hand} />
         <span className="grid content-start">
           <span className="font-serif text-lg leading-tight font-semibold">{drill.name}</span>
           <span className="leading-snug">{worksOn(drill, catalogue)}</span>

@@ -1,15 +1,12 @@
 import { useId, useMemo } from "react";
 import type { Hand } from "@/api/types";
 import { cameraOf, project, type View } from "./camera";
-import { figure, glows, things } from "./figure";
 import { type Look, LOOKS } from "./looks";
-import { type Motion, type Pose, poseAt } from "./motion";
+import { type Drawn, pictureOf } from "./scene";
 import { patchesOf, type Shape, shapesOf } from "./svgFigure";
 
 /** As much of the ink under a quarter of a sole, % of the weight. */
 const FULL = 26;
-
-export type Drawn = { motion: Motion; seconds: number; ghost?: boolean };
 
 /** A golfer in ink and colour, drawn from the core's points: for tiles, strips, paper, and where nothing else can draw. */
 export function GolferPicture({
@@ -35,10 +32,15 @@ export function GolferPicture({
   const id = useId().replaceAll(":", "");
   const scenes = useMemo(
     () =>
-      drawn.map(({ motion, seconds, ghost }) => ({
-        ...sceneOf(motion, seconds, hand, view, look.build),
-        ghost,
-      })),
+      drawn.map((d) => {
+        const picture = pictureOf(d, hand, look.build);
+        const camera = cameraOf(view, hand);
+        return {
+          ...picture,
+          shapes: shapesOf(picture.parts, camera),
+          patches: patchesOf(picture.glows, camera),
+        };
+      }),
     [drawn, hand, view, look],
   );
   const last = scenes[scenes.length - 1];
@@ -112,18 +114,4 @@ function Inked({ shape, look }: { shape: Shape; look: Look }) {
       />
     </>
   );
-}
-
-function sceneOf(motion: Motion, seconds: number, hand: Hand, view: View, build: number) {
-  const pose: Pose = poseAt(motion, seconds, hand);
-  const first = seconds === 0 ? pose : poseAt(motion, 0, hand);
-  const camera = cameraOf(view, hand);
-  return {
-    pose,
-    shapes: shapesOf(
-      [...things(motion, first, pose, hand), ...figure(pose, motion, seconds, hand, build)],
-      camera,
-    ),
-    patches: patchesOf(glows(pose), camera),
-  };
 }

@@ -5,8 +5,8 @@ import { add, cross, dot, sub, times, unit, UP, type Vec } from "./vec";
 export type View = { turn: number; rise: number };
 
 export const VIEWS = {
-  face: { turn: 0, rise: 4 },
-  line: { turn: 90, rise: 6 },
+  face: { turn: 0, rise: 9 },
+  line: { turn: 90, rise: 10 },
   above: { turn: 180, rise: 89 },
 } as const satisfies Record<string, View>;
 

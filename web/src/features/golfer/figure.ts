@@ -33,15 +33,24 @@ export function figure(pose: Pose, motion: Motion, seconds: number, hand: Hand, 
 
 type At = (id: string) => Vec;
 
-function round(c: Vec, r: number, along: Vec): Ring {
-  const u = Math.abs(along[1]) > 0.9 ? squareTo([1, 0, 0], along) : squareTo(UP, along);
+const AXES: Vec[] = [[1, 0, 0], UP, [0, 0, 1]];
+
+/** The axis that lies most across all of these ways: cross-sections that are turned alike do not twist between them. */
+function across(...ways: Vec[]): Vec {
+  const most = (axis: Vec) => Math.max(...ways.map((way) => Math.abs(dot(axis, unit(way)))));
+  return AXES.reduce((best, axis) => (most(axis) < most(best) ? axis : best));
+}
+
+function round(c: Vec, r: number, along: Vec, turned: Vec): Ring {
+  const u = squareTo(turned, along);
   return { c, u, v: cross(along, u), a: r, b: r };
 }
 
 /** A limb: radii at parts of the way. */
 function limb(id: string, material: Material, from: Vec, to: Vec, radii: [number, number][]): Part {
   const along = unit(sub(to, from));
-  return { id, material, rings: radii.map(([t, r]) => round(mix(from, to, t), r, along)) };
+  const turned = across(along);
+  return { id, material, rings: radii.map(([t, r]) => round(mix(from, to, t), r, along, turned)) };
 }
 
 /** Its heel turns up over the ball of the foot; the toes stay flat. */
@@ -53,11 +62,10 @@ function shoe(side: string, p: At, size: number): Part {
   const lifted = heel[1] > toe[1] + 0.5;
   const flat = unit([along[0], lifted ? 0 : along[1], along[2]]);
   const bend = sub(toe, times(flat, 0.28 * long));
-  const across = unit(cross(flat, UP));
   // The ankle stands over the sole, or beside it where the foot is rolled.
   const over = sub(p(`${side}-ankle`), mix(heel, toe, 0.27));
   const back = unit(sub(bend, heel));
-  const up = squareTo(sub(over, times(across, 0)), back);
+  const up = squareTo(over, back);
   const ring = (at: Vec, dir: Vec, a: number, b: number): Ring => {
     const v = squareTo(up, dir);
     return { c: add(at, times(v, b * size)), u: unit(cross(dir, v)), v, a: a * size, b: b * size };
@@ -88,7 +96,8 @@ function leg(side: string, p: At, s: number): Part[] {
   const fold = unit(sub(ankle, hip));
   const thigh = unit(sub(knee, hip));
   const shank = unit(sub(ankle, knee));
-  const at = (c: Vec, r: number, along: Vec) => round(c, r * s, along);
+  const turned = across(thigh, shank);
+  const at = (c: Vec, r: number, along: Vec) => round(c, r * s, along, turned);
   return [
     {
       id: `${side}-leg`,
@@ -163,16 +172,19 @@ function arm(side: string, p: At, s: number, size: number): Part[] {
   const grip = p("grip");
   const head = p("club-head");
   const lower = sub(wrist, elbow);
+  const upper = unit(sub(elbow, shoulder));
+  const turned = across(upper, lower);
+  const at = (c: Vec, r: number, along: Vec) => round(c, r * s, along, turned);
   const hand =
     grip && head && length(sub(wrist, grip)) < 25
       ? unit(add(unit(sub(head, grip)), unit(lower)))
       : unit(lower);
   return [
     limb(`${side}-sleeve`, "top", shoulder, elbow, [
-      [-0.12, 3.4 * s],
-      [-0.05, 6 * s],
-      [0.1, 6.9 * s],
-      [0.35, 6.1 * s],
+      [-0.12, 3 * s],
+      [-0.05, 5.2 * s],
+      [0.1, 6.1 * s],
+      [0.35, 5.8 * s],
       [0.58, 5.6 * s],
       [0.62, 5.2 * s],
     ]),
@@ -180,12 +192,12 @@ function arm(side: string, p: At, s: number, size: number): Part[] {
       id: `${side}-arm`,
       material: "skin",
       rings: [
-        round(mix(shoulder, elbow, 0.5), 4.6 * s, unit(sub(elbow, shoulder))),
-        round(mix(shoulder, elbow, 0.85), 4.3 * s, unit(sub(elbow, shoulder))),
-        round(elbow, 4.1 * s, unit(sub(wrist, shoulder))),
-        round(mix(elbow, wrist, 0.3), 4.2 * s, unit(lower)),
-        round(mix(elbow, wrist, 0.8), 3.1 * s, unit(lower)),
-        round(wrist, 2.8 * s, unit(lower)),
+        at(mix(shoulder, elbow, 0.5), 4.6, upper),
+        at(mix(shoulder, elbow, 0.85), 4.3, upper),
+        at(elbow, 4.1, unit(add(upper, unit(lower)))),
+        at(mix(elbow, wrist, 0.3), 4.2, unit(lower)),
+        at(mix(elbow, wrist, 0.8), 3.1, unit(lower)),
+        at(wrist, 2.8, unit(lower)),
       ],
     },
     limb(
@@ -316,8 +328,10 @@ function held(p: At, motion: Motion, size: number): Part[] {
       id: "club-head",
       material: "head",
       rings: driver
-        ? [-3, 0, 4, 8, 10].map((out, i) => round(toe(out), [2, 4, 4.8, 4, 1.8][i]! * size, away))
-        : [-1.5, 0, 3, 6, 7.5].map((out, i) => round(toe(out), [0.9, 1.7, 2.3, 2.7, 1.4][i]! * size, away)),
+        ? [-3, 0, 4, 8, 10].map((out, i) => round(toe(out), [2, 4, 4.8, 4, 1.8][i]! * size, away, along))
+        : [-1.5, 0, 3, 6, 7.5].map((out, i) =>
+            round(toe(out), [0.9, 1.7, 2.3, 2.7, 1.4][i]! * size, away, along),
+          ),
     },
   ];
 }
@@ -452,7 +466,7 @@ function parts(thing: Thing, id: string, from: Vec, to: Vec): Part[] {
 /** Where the load is drawn on the ground: a quarter of a sole from above, and its load in percent of the weight. */
 export type Glow = { id: string; lead: boolean; corners: Vec[]; load: number };
 
-const HALF_WIDTH = 5.4;
+const HALF_WIDTH = 8;
 
 export function glows(pose: Pose): Glow[] {
   return ["lead", "trail"].flatMap((side, foot) => {
@@ -471,7 +485,7 @@ export function glows(pose: Pose): Glow[] {
     return [0, 1, 2, 3].map((quarter) => {
       const front = quarter < 2;
       const inner = quarter % 2 === 0;
-      const [t0, t1] = front ? [0.5, 1.12] : [-0.12, 0.5];
+      const [t0, t1] = front ? [0.5, 1.3] : [-0.3, 0.5];
       const w = inner ? 1 : -1;
       const wide = front ? 1 : 0.8;
       return {

@@ -1,6 +1,6 @@
 import { useQuery } from "@tanstack/react-query";
 import { Keyboard, Redo2, Undo2 } from "lucide-react";
-import { useCallback, useEffect, useState } from "react";
+import { lazy, Suspense, useCallback, useEffect, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, MomentName } from "@/api/types";
@@ -20,7 +20,7 @@ import { KeysSheet } from "./KeysSheet";
 import { NextLooks } from "./NextLooks";
 import { Ranking } from "./Ranking";
 import { ReadingsForm } from "./ReadingsForm";
-import { BODY_SCREEN, CheckpointStrip, SignList, signsAt } from "./SignList";
+import { BODY_SCREEN, CheckpointStrip, type Sign, SignList, signsAt } from "./SignList";
 import { SinceLast } from "./SinceLast";
 import { SchoolOfLesson } from "./SchoolOfLesson";
 import { TakeBack } from "./TakeBack";
@@ -32,6 +32,8 @@ import { PlateView } from "../plate/PlateView";
 import { useLessonEntry } from "./useLessonEntry";
 import { WhyPanel } from "./WhyPanel";
 import { Title } from "@/ui/Title";
+
+const SignSheet = lazy(() => import("../golfer/SignSheet"));
 
 const VIEWS = [
   { id: "before", label: "Before" },
@@ -62,6 +64,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
   const show = useCallback((next: string) => setParams({ view: next }, { replace: true }), [setParams]);
   const [place, setPlace] = useState("address");
   const [marked, setMarked] = useState<string>();
+  const [shown, setShown] = useState<Sign>();
   const [keys, setKeys] = useState(false);
   const [find, setFind] = useState(false);
   const [stage, setStage] = useState<MomentName>("before");
@@ -159,6 +162,17 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         </div>
       </header>
 
+      {shown && (
+        <Suspense>
+          <SignSheet
+            sign={shown}
+            catalogue={catalogue}
+            hand={lesson.handedness as Hand}
+            school={entry.approach.pressure!}
+            onClose={() => setShown(undefined)}
+          />
+        </Suspense>
+      )}
       {view === "plate" && (
         <PlateView
           saved={work.state === "saved"}
@@ -231,6 +245,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
                     entry={entry}
                     current={current}
                     onCurrent={setMarked}
+                    onShow={setShown}
                     change={change}
                   />
                 </section>

@@ -69,12 +69,15 @@ export function SignList({
   entry,
   current,
   onCurrent,
+  onShow,
   change,
 }: {
   signs: Sign[];
   entry: LessonEntry;
   current: string | undefined;
   onCurrent: (sign: string) => void;
+  /** Shows what it looks like. */
+  onShow: (sign: Sign) => void;
   change: (change: (entry: LessonEntry) => LessonEntry) => void;
 }) {
   const list = useRef<HTMLUListElement>(null);
@@ -93,7 +96,19 @@ export function SignList({
           >
             <div className="min-w-48 flex-1">
               <p className="leading-tight font-semibold">{sign.label}</p>
-              <p className="text-soft text-sm leading-snug">{sign.how}</p>
+              <p className="text-soft text-sm leading-snug">
+                {sign.how}{" "}
+                {sign.shows && (
+                  <button
+                    type="button"
+                    className="no-print hover:text-ink min-h-6 underline underline-offset-2"
+                    aria-label={`Show: ${sign.label}`}
+                    onClick={() => onShow(sign)}
+                  >
+                    Show
+                  </button>
+                )}
+              </p>
             </div>
             <Choice
               compact

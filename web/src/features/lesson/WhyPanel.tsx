@@ -1,11 +1,14 @@
 import { Maximize2 } from "lucide-react";
-import { useRef, useState } from "react";
-import type { Catalogue, Lesson, LessonEntry } from "@/api/types";
+import { lazy, Suspense, useState } from "react";
+import type { Catalogue, Hand, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Empty } from "@/ui/Notice";
 import { ChainPicture } from "./ChainPicture";
 import { FaultDetail } from "./FaultDetail";
 import { WhatIf } from "./WhatIf";
+
+const FaultGolfer = lazy(() => import("../golfer/FaultGolfer").then((m) => ({ default: m.FaultGolfer })));
+const ShowStudent = lazy(() => import("./ShowStudent"));
 
 /** Why: the chain from root to ball, each fault opening to its evidence, and what rests on what. */
 export function WhyPanel({
@@ -19,7 +22,7 @@ export function WhyPanel({
 }) {
   const { diagnosis } = lesson;
   const [chosen, setChosen] = useState<string>();
-  const picture = useRef<HTMLDivElement>(null);
+  const [showing, setShowing] = useState(false);
   const shown = diagnosis.faults.filter((f) => f.grade === "likely" || f.grade === "possible");
   const fault =
     shown.find((f) => f.id === chosen) ?? shown.find((f) => f.id === diagnosis.focus[0]) ?? shown[0];
@@ -31,24 +34,40 @@ export function WhyPanel({
       </Empty>
     );
   }
-  const onScreen = () =>
-    document.fullscreenElement ? document.exitFullscreen() : picture.current?.requestFullscreen();
   return (
     <>
-      <div ref={picture} className="bg-paper grid content-center gap-4 overflow-auto [&:fullscreen]:p-10">
-        <ChainPicture diagnosis={diagnosis} catalogue={catalogue} chosen={fault.id} onChoose={setChosen} />
+      <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_24rem]">
+        <div className="lg:col-span-2">
+          <ChainPicture diagnosis={diagnosis} catalogue={catalogue} chosen={fault.id} onChoose={setChosen} />
+        </div>
         <section aria-labelledby="why-fault" className="max-w-3xl text-lg">
           <div className="flex items-center justify-between gap-4">
             <h2 id="why-fault" className="text-2xl">
               {label}
             </h2>
-            <Button weight="quiet" className="no-print" onClick={onScreen}>
+            <Button weight="quiet" className="no-print" onClick={() => setShowing(true)}>
               <Maximize2 aria-hidden className="size-4" />
               Show the student
             </Button>
           </div>
           <FaultDetail fault={fault} catalogue={catalogue} />
         </section>
+        <Suspense>
+          <FaultGolfer
+            faults={{ [fault.id]: 1 }}
+            hand={lesson.handedness as Hand}
+            school={entry.approach.pressure!}
+            said={`${label}, fully there.`}
+          />
+          {showing && (
+            <ShowStudent
+              lesson={lesson}
+              entry={entry}
+              catalogue={catalogue}
+              onClose={() => setShowing(false)}
+            />
+          )}
+        </Suspense>
       </div>
       <WhatIf lesson={lesson} entry={entry} catalogue={catalogue} />
     </>

@@ -36,6 +36,17 @@ export type ChainShape = {
   height: number;
 };
 
+/** The likely faults from root to ball; where none is, the possible ones. */
+export function inOrder(diagnosis: Diagnosis, catalogue: Catalogue): Diagnosis["faults"] {
+  const likely = diagnosis.faults.filter((f) => f.grade === "likely");
+  const shown = likely.length > 0 ? likely : diagnosis.faults.filter((f) => f.grade === "possible");
+  const stage = (id: string) => {
+    const of = catalogue.faults.find((f) => f.id === id)?.stage;
+    return COLUMNS.findIndex((c) => c.id === of);
+  };
+  return [...shown].sort((a, b) => stage(a.id) - stage(b.id));
+}
+
 /** The faults at least possible, in the order of the swing, with what they bring and how the ball shows them. */
 export function chainShape(diagnosis: Diagnosis, catalogue: Catalogue): ChainShape {
   const faults = diagnosis.faults.filter((f) => f.grade === "likely" || f.grade === "possible");

@@ -185,13 +185,18 @@ public final class Performance {
         return aim.map(p -> p.plus(new Point(BALL_RADIUS + 2, 0, 0)));
     }
 
-    /** A checkpoint as it is called here. */
-    public record Named(Checkpoint at, String name, double seconds) {}
+    /**
+     * A checkpoint as it is called here.
+     *
+     * @param brief in a word or two
+     */
+    public record Named(Checkpoint at, String name, String brief, double seconds) {}
 
     public List<Named> moments() {
         List<Named> moments = new ArrayList<>();
         for (Checkpoint at : Checkpoint.values()) {
-            movement.name(at).ifPresent(name -> moments.add(new Named(at, name, seconds(at))));
+            String brief = movement.names().getOrDefault(at, at.brief());
+            movement.name(at).ifPresent(name -> moments.add(new Named(at, name, brief, seconds(at))));
         }
         return List.copyOf(moments);
     }

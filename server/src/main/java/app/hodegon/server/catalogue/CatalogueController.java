@@ -10,6 +10,7 @@ import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.DrillMovement;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Feedback;
 import app.hodegon.core.drill.Form;
@@ -119,6 +120,13 @@ class CatalogueController {
                 : known.get(said).with(drills.own(readable.whose(account)), drills(library, said), setAside);
     }
 
+    private static String shows(Sign sign) {
+        return Catalogue.standard().shownBy(new Showing.OfSign(sign)).entrySet().stream()
+                .max(Map.Entry.comparingByValue())
+                .map(most -> most.getKey().id())
+                .orElse(null);
+    }
+
     private Units ownUnits(Account account) {
         return account.role() == Account.Role.COACH
                 ? accountUnits.of(account.id())
@@ -141,7 +149,7 @@ class CatalogueController {
                         .toList(),
                 Arrays.stream(Sign.values())
                         .map(s -> new SignView(
-                                s.id(), s.at().id(), s.effort().id(), hand.say(s.label()), hand.say(s.how())))
+                                s.id(), s.at().id(), s.effort().id(), hand.say(s.label()), hand.say(s.how()), shows(s)))
                         .toList(),
                 Arrays.stream(Measure.values()).map(m -> measure(m, hand)).toList(),
                 named(Source.values(), Source::label),
@@ -353,6 +361,8 @@ class CatalogueController {
                 Stream.concat(
                                 ids(drill.favour().choices()).stream(),
                                 ids(drill.favour().schools()).stream())
-                        .toList());
+                        .toList(),
+                drill.movement().isPresent(),
+                drill.movement().flatMap(DrillMovement::mistake).isPresent());
     }
 }

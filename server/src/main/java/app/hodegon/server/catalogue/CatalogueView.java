@@ -84,13 +84,15 @@ public record CatalogueView(
 
     /**
      * @param effort eye, or screen for the body screen
+     * @param shows the fault that it speaks for most; null for none
      */
     public record SignView(
             @NotNull String id,
             @NotNull String at,
             @NotNull String effort,
             @NotNull String label,
-            @NotNull String how) {}
+            @NotNull String how,
+            String shows) {}
 
     /**
      * @param asks the checkpoints at which it is asked for; empty for a measure of the whole swing
@@ -197,6 +199,8 @@ public record CatalogueView(
      * @param next the half-step that a run of good ones brings, by rung; left out where it is the harder form
      * @param speeds percent of full speed by rung
      * @param firstFor answers and schools that regard it as one of their first
+     * @param moving whether the golfer shows it
+     * @param mistaken and its usual mistake
      */
     public record DrillView(
             @NotNull String id,
@@ -231,7 +235,9 @@ public record CatalogueView(
             @NotNull List<String> combines,
             @NotNull List<String> notIn,
             @NotNull List<String> onlyOn,
-            @NotNull List<String> firstFor) {}
+            @NotNull List<String> firstFor,
+            @NotNull boolean moving,
+            @NotNull boolean mistaken) {}
 
     /**
      * What is asked after each set.

@@ -13,10 +13,10 @@ import app.hodegon.server.catalogue.ReadableDrills;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.motion.Motions.Who;
-import jakarta.validation.constraints.DecimalMax;
-import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
+import jakarta.validation.constraints.Pattern;
+import jakarta.validation.constraints.Size;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -33,6 +33,9 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/motions")
 class MotionController {
 
+    private static final int MOST_FAULTS = 18;
+    private static final String FAULT = "[a-z-]{1,40}:(0(\\.\\d{1,3})?|1(\\.0{1,3})?)";
+    private static final double WEAKEST = 0.01;
     private static final String HEIGHT = "175";
     private static final String SCHOOL = "early-return";
 
@@ -84,25 +87,25 @@ class MotionController {
         return poses;
     }
 
-    /** A fault, at a strength. */
-    @GetMapping("/faults/{id}")
-    MotionView fault(
-            @PathVariable String id,
-            @RequestParam(defaultValue = "1") @DecimalMin("0.05") @DecimalMax("1") double strength,
+    /**
+     * A full swing.
+     *
+     * @param fault a fault and how far it is there, such as sway:0.8; none for the school's sound swing
+     */
+    @GetMapping("/swing")
+    MotionView swing(
+            @RequestParam(defaultValue = "") @Size(max = MOST_FAULTS) List<@Pattern(regexp = FAULT) String> fault,
             @RequestParam(defaultValue = "right") String hand,
             @RequestParam(defaultValue = SCHOOL) String school,
             @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
-        Fault fault = Invalid.in("fault", () -> Identified.of(Fault.class, id));
-        return Motions.swing(who(hand, school, height), Map.of(fault, strength), List.of());
-    }
-
-    /** The sound swing of a school. */
-    @GetMapping("/sound")
-    MotionView sound(
-            @RequestParam(defaultValue = "right") String hand,
-            @RequestParam(defaultValue = SCHOOL) String school,
-            @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
-        return Motions.swing(who(hand, school, height), Map.of(), List.of());
+        Map<Fault, Double> faults = new LinkedHashMap<>();
+        for (String one : fault) {
+            String[] parts = one.split(":");
+            faults.put(
+                    Invalid.in("fault", () -> Identified.of(Fault.class, parts[0])),
+                    Math.max(WEAKEST, Double.parseDouble(parts[1])));
+        }
+        return Motions.swing(who(hand, school, height), faults);
     }
 
     private static Who who(String hand, String school, double height) {

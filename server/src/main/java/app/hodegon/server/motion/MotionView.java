@@ -1,6 +1,7 @@
 package app.hodegon.server.motion;
 
 import app.hodegon.core.golfer.BodyPoint;
+import app.hodegon.core.golfer.FaultLook;
 import app.hodegon.core.golfer.Motion;
 import app.hodegon.core.golfer.Motion.Frame;
 import app.hodegon.core.golfer.Placed;
@@ -26,6 +27,7 @@ import java.util.Map;
  * @param ball where it lies; null for none
  * @param strike when it goes, seconds; null for never
  * @param look where to look
+ * @param seen from where at first: face, line or above
  */
 record MotionView(
         @NotNull double seconds,
@@ -37,7 +39,8 @@ record MotionView(
         List<Integer> ball,
         Double strike,
         @NotNull List<ThingView> things,
-        @NotNull List<String> look) {
+        @NotNull List<String> look,
+        @NotNull String seen) {
 
     /**
      * @param at milliseconds
@@ -52,6 +55,7 @@ record MotionView(
     record MotionMoment(
             @NotNull String id,
             @NotNull String label,
+            @NotNull String brief,
             @NotNull double time) {}
 
     /** @param follows what it moves with: nothing, trail-foot, lead-foot or hips */
@@ -63,21 +67,25 @@ record MotionView(
 
     private static final List<BodyPoint> ALL = List.of(BodyPoint.values());
 
-    static MotionView of(Motion motion, List<BodyPoint> look, Handedness hand) {
+    static MotionView of(Motion motion, FaultLook look, Handedness hand) {
         return new MotionView(
                 Math.round(1000 * motion.seconds()) / 1000.0,
                 Identified.ids(BodyPoint.class),
                 motion.frames().stream().map(MotionView::view).toList(),
                 motion.moments().stream()
                         .map(m -> new MotionMoment(
-                                m.at().id(), hand.say(m.name()), Math.round(1000 * m.seconds()) / 1000.0))
+                                m.at().id(),
+                                hand.say(m.name()),
+                                hand.say(m.brief()),
+                                Math.round(1000 * m.seconds()) / 1000.0))
                         .toList(),
-                motion.shown().id(),
+                look.at().id(),
                 motion.held().map(MotionView::id).orElse(null),
                 motion.ball().map(MotionView::mm).orElse(null),
                 motion.strike().isPresent() ? motion.strike().getAsDouble() : null,
                 motion.things().stream().map(MotionView::view).toList(),
-                look.stream().map(BodyPoint::id).toList());
+                look.points().stream().map(BodyPoint::id).toList(),
+                id(look.seen()));
     }
 
     static FrameView view(Frame frame) {

@@ -7,6 +7,8 @@ import app.hodegon.core.drill.DrillMovement.Mistake;
 import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.golfer.BodyPoint;
+import app.hodegon.core.golfer.FaultLook;
+import app.hodegon.core.golfer.FaultLook.Seen;
 import app.hodegon.core.golfer.Golfer;
 import app.hodegon.core.golfer.Motion;
 import app.hodegon.core.golfer.Movement;
@@ -47,13 +49,20 @@ final class Motions {
                 .map(m -> view(who, Map.of(), halfStep.map(h -> m.on(rung, h)).orElseGet(() -> m.on(rung)), m.look()));
     }
 
-    /** @param faults each over 0 up to 1; empty for the school's sound swing */
-    static MotionView swing(Who who, Map<Fault, Double> faults, List<BodyPoint> look) {
-        return view(who, faults, Movement.SWING, look);
+    /**
+     * Seen as the first of its faults is best seen.
+     *
+     * @param faults each over 0 up to 1; empty for the school's sound swing
+     */
+    static MotionView swing(Who who, Map<Fault, Double> faults) {
+        Motion motion = Motion.of(Performance.of(who.golfer(faults), Movement.SWING));
+        Optional<FaultLook> look = faults.keySet().stream().findFirst().map(FaultLook::of);
+        return MotionView.of(motion, look.orElse(new FaultLook(Seen.FACE, motion.shown(), List.of())), who.hand());
     }
 
     private static MotionView view(Who who, Map<Fault, Double> faults, Movement movement, List<BodyPoint> look) {
-        return MotionView.of(Motion.of(Performance.of(who.golfer(faults), movement)), look, who.hand());
+        Motion motion = Motion.of(Performance.of(who.golfer(faults), movement));
+        return MotionView.of(motion, new FaultLook(Seen.FACE, motion.shown(), look), who.hand());
     }
 
     /** The one picture that shows most of a drill on its lowest rung. */
@@ -61,7 +70,7 @@ final class Motions {
         return drill.movement().map(m -> {
             Performance performance = Performance.of(who.golfer(Map.of()), m.on(drill.lowest()));
             Motion motion = Motion.of(performance);
-            MotionView whole = MotionView.of(motion, m.look(), who.hand());
+            MotionView whole = MotionView.of(motion, new FaultLook(Seen.FACE, motion.shown(), m.look()), who.hand());
             FrameView shown = MotionView.view(Motion.frame(performance, performance.seconds(m.shown())));
             return new MotionView(
                     0,
@@ -73,7 +82,8 @@ final class Motions {
                     whole.ball(),
                     null,
                     whole.things(),
-                    whole.look());
+                    whole.look(),
+                    whole.seen());
         });
     }
 }

@@ -1,0 +1,36 @@
+import { useQuery } from "@tanstack/react-query";
+import { queries } from "@/api/queries";
+import type { Hand } from "@/api/types";
+import { Failed } from "@/ui/Notice";
+import type { ViewName } from "./camera";
+import { GolferView } from "./GolferView";
+
+/** A swing with faults, over the sound one of the school; where to look is marked. */
+export function FaultGolfer({
+  faults,
+  hand,
+  school,
+  said,
+}: {
+  /** How far each is there, 0 to 1; seen as the first is best seen. */
+  faults: Record<string, number>;
+  hand: Hand;
+  school: string;
+  said: string;
+}) {
+  const faulty = useQuery(queries.swingMotion(faults, hand, school));
+  const sound = useQuery(queries.swingMotion({}, hand, school));
+  if (faulty.isError) return <Failed error={faulty.error} again={() => faulty.refetch()} />;
+  if (!faulty.data) return <div className="aspect-square w-full" />;
+  return (
+    <GolferView
+      key={JSON.stringify(faults)}
+      motion={faulty.data}
+      behind={sound.data}
+      hand={hand}
+      seen={faulty.data.seen as ViewName}
+      mark={faulty.data.look}
+      said={`${said} The sound swing of the school behind it.`}
+    />
+  );
+}
