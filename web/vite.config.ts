@@ -36,7 +36,7 @@ export default defineConfig({
         clientsClaim: true,
         globPatterns: ["**/*.{js,css,html,svg,woff2}"],
         // Only a coach makes a PDF, and not without a server.
-        globIgnores: ["**/sheetPdf*.js", "**/*.ttf"],
+        globIgnores: ["**/pdf-*.js", "**/*Pdf-*.js", "**/*.ttf"],
         navigateFallback: "index.html",
         navigateFallbackDenylist: [/^\/(api|v3|operator)\//, /^\/health$/],
       },

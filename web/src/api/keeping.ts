@@ -13,7 +13,7 @@ const KEY = "hodegon-phone";
 const DAYS_KEPT = 60;
 
 /** What a student's phone needs without a signal. */
-const KEPT = ["session", "me", "catalogue", "own-notes"];
+const KEPT = ["session", "me", "catalogue", "own-notes", "motions"];
 
 export const client = new FreshClient({
   defaultOptions: {

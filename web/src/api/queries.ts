@@ -173,11 +173,12 @@ export const queries = {
       queryFn: () => api.get<Wire["EarlierSwings"][]>(`/api/lessons/${id}/earlier-swings`),
     }),
   /** A drill as the golfer does it on a rung, or its usual mistake. */
-  motion: (drill: string, rung: string, hand: Hand, mistake = false) =>
+  motion: (drill: string, rung: string, hand: Hand, mistake = false, halfStep?: string) =>
     motion(`drills/${drill}`, [
       ["rung", rung],
       ["hand", hand],
       ["mistake", String(mistake)],
+      ...(halfStep ? [["halfStep", halfStep]] : []),
     ]),
   /** A full swing with faults, each by how far it is there, 0 to 1; without any the school's sound swing. */
   swingMotion: (faults: Record<string, number>, hand: Hand, school: string) =>

@@ -41,6 +41,16 @@ export type NoticeSource = {
 export type OwnHalfStep = { id: string; label: string; do: string };
 
 /** A drill as in the drill file, with placeholders for lead and trail. */
+/** How a drill moves, as a file has it; what a form does not set stays as it is. */
+export type MovementSource = {
+  stance?: string;
+  pauses?: Record<string, number>;
+  things?: Record<string, string>;
+  mistake?: object;
+  on?: Record<string, { hands?: string; length?: number; tempo?: number; club?: string; ball?: string }>;
+  [other: string]: unknown;
+};
+
 export type DrillSource = {
   id: string;
   name: string;
@@ -78,6 +88,7 @@ export type DrillSource = {
   moves?: string[];
   combines?: string[];
   diagram?: { stance?: string; props?: Record<string, string>; press?: string[]; move?: string };
+  movement?: MovementSource;
 };
 
 /** The first balls of a lesson, or its last. */

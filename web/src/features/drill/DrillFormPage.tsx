@@ -11,6 +11,7 @@ import { Field } from "@/ui/Field";
 import { Failed, Loading } from "@/ui/Notice";
 import { DiagramFields } from "./DiagramFields";
 import { HalfStepFields } from "./HalfStepFields";
+import { MovementFields } from "./MovementFields";
 import { NoticeFields } from "./NoticeFields";
 import { covered, idFor, NEW_DRILL, problemsByField, withRungs } from "./drillForm";
 import { type Change, Checks, type Option, Pick } from "./fields";
@@ -194,6 +195,7 @@ function DrillForm({
         </div>
         <div className="grid content-start gap-5">
           <DiagramFields drill={drill} change={change} />
+          <MovementFields drill={drill} catalogue={catalogue} change={change} error={wrong.movement} />
           <Many
             label="Works directly on"
             field="main"

@@ -1,15 +1,24 @@
 import { useQuery } from "@tanstack/react-query";
+import { useMemo } from "react";
 import { queries } from "@/api/queries";
 import type { Drill, Hand } from "@/api/types";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { VIEWS } from "./camera";
 import { GolferPicture } from "./GolferPicture";
 
-/** The one pose that shows most of a drill; its soles where the golfer does not know it. */
+/** The one pose that shows most of a drill, with its soles; these alone where the golfer does not know it. */
 export function DrillPose({ drill, hand }: { drill: Drill; hand: Hand }) {
   const poses = useQuery({ ...queries.poses(hand), enabled: drill.moving });
-  if (!drill.moving) return <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />;
   const pose = poses.data?.[drill.id];
+  const drawn = useMemo(() => (pose ? [{ motion: pose, seconds: 0 }] : []), [pose]);
+  if (!drill.moving) return <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />;
   if (!pose) return <span className="aspect-square w-full" />;
-  return <GolferPicture drawn={[{ motion: pose, seconds: 0 }]} hand={hand} view={VIEWS.face} />;
+  return (
+    <span className="relative block">
+      <GolferPicture fit className="h-24 w-full" drawn={drawn} hand={hand} view={VIEWS.face} />
+      <span className="absolute right-0 bottom-0 w-9">
+        <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
+      </span>
+    </span>
+  );
 }

@@ -1,9 +1,9 @@
 import { useId, useMemo } from "react";
 import type { Hand } from "@/api/types";
 import { cameraOf, project, type View } from "./camera";
-import { type Look, LOOKS } from "./looks";
+import { type Look, LOOKS, shaded } from "./looks";
 import { type Drawn, pictureOf } from "./scene";
-import { patchesOf, type Shape, shapesOf } from "./svgFigure";
+import { boundsOf, patchesOf, type Shape, shapesOf } from "./svgFigure";
 
 /** As much of the ink under a quarter of a sole, % of the weight. */
 const FULL = 26;
@@ -16,6 +16,7 @@ export function GolferPicture({
   look = LOOKS[0]!,
   title,
   mark = [],
+  fit = false,
   className = "",
 }: {
   /** Laid over each other, the first at the back. */
@@ -27,6 +28,8 @@ export function GolferPicture({
   title?: string;
   /** Points to look at. */
   mark?: string[];
+  /** Cut to what the figure takes up, where no other picture is beside it to be compared. */
+  fit?: boolean;
   className?: string;
 }) {
   const id = useId().replaceAll(":", "");
@@ -48,7 +51,13 @@ export function GolferPicture({
   const camera = cameraOf(view, hand);
   return (
     <svg
-      viewBox="0 0 100 100"
+      viewBox={
+        fit
+          ? boundsOf(last.parts, camera)
+              .map((n) => n.toFixed(1))
+              .join(" ")
+          : "0 0 100 100"
+      }
       role={title ? "img" : undefined}
       aria-label={title}
       aria-hidden={title ? undefined : true}
@@ -107,11 +116,7 @@ function Inked({ shape, look }: { shape: Shape; look: Look }) {
   return (
     <>
       <path d={shape.d} fill="#3b342b" stroke="#3b342b" strokeWidth="0.7" strokeLinejoin="round" />
-      <path
-        d={shape.d}
-        fill={`color-mix(in srgb, ${colour} ${Math.round(72 + 28 * shape.light)}%, #2b2620)`}
-        stroke="none"
-      />
+      <path d={shape.d} fill={shaded(colour, 0.72 + 0.28 * shape.light)} stroke="none" />
     </>
   );
 }

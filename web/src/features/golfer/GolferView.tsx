@@ -1,5 +1,15 @@
 import { Pause, Play } from "lucide-react";
-import { lazy, type PointerEvent, Suspense, useMemo, useRef, useState } from "react";
+import {
+  type ComponentProps,
+  type ComponentType,
+  lazy,
+  type PointerEvent,
+  Suspense,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import type { Hand } from "@/api/types";
 import { Choice } from "@/ui/Choice";
 import { IconButton } from "@/ui/IconButton";
@@ -11,7 +21,17 @@ import { PoseStrip } from "./PoseStrip";
 import { type Drawn } from "./scene";
 import { stillIsWanted, useClock } from "./useClock";
 
-const ThreeCanvas = lazy(() => import("./ThreeCanvas"));
+type ThreeProps = ComponentProps<typeof import("./ThreeCanvas").default>;
+
+/** Without a signal, where it was never fetched, the golfer is drawn in ink. */
+const ThreeCanvas = lazy<ComponentType<ThreeProps>>(() =>
+  import("./ThreeCanvas").catch(() => ({ default: NotHere })),
+);
+
+function NotHere({ onFailed }: ThreeProps) {
+  useEffect(onFailed, [onFailed]);
+  return null;
+}
 
 const SPEEDS = [
   { id: "0.25", label: "¼" },
@@ -33,6 +53,7 @@ export function GolferView({
   seen = "face",
   said,
   mark = [],
+  compact = false,
 }: {
   motion: Motion;
   behind?: Motion;
@@ -44,6 +65,8 @@ export function GolferView({
   said: string;
   /** Points to look at. */
   mark?: string[];
+  /** For a phone: play and time alone; a finger turns it. */
+  compact?: boolean;
 }) {
   const begins = stillIsWanted() ? shownTime(motion) : 0;
   const [speed, setSpeed] = useState("0.5");
@@ -146,9 +169,9 @@ export function GolferView({
             value={seconds}
             onChange={(e) => scrub(Number(e.target.value))}
           />
-          <Choice compact label="Speed" value={speed} options={SPEEDS} onChange={setSpeed} />
+          {!compact && <Choice compact label="Speed" value={speed} options={SPEEDS} onChange={setSpeed} />}
         </div>
-        <div className="flex flex-wrap gap-x-1" role="group" aria-label="Moments">
+        <div hidden={compact} className="flex flex-wrap gap-x-1" role="group" aria-label="Moments">
           {motion.moments.map((m) => (
             <button
               key={m.id}
@@ -161,7 +184,7 @@ export function GolferView({
             </button>
           ))}
         </div>
-        <div className="flex flex-wrap gap-x-1" role="group" aria-label="Seen">
+        <div hidden={compact} className="flex flex-wrap gap-x-1" role="group" aria-label="Seen">
           {(Object.keys(VIEWS) as ViewName[]).map((name) => (
             <button
               key={name}

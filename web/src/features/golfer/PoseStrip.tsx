@@ -3,7 +3,7 @@ import type { Hand } from "@/api/types";
 import { type View, VIEWS } from "./camera";
 import { GolferPicture } from "./GolferPicture";
 import { type Look } from "./looks";
-import type { Motion } from "./motion";
+import { type Motion, posesOf } from "./motion";
 
 /** A movement as poses side by side, each with its moment's name: on paper, and where nothing may move. */
 export const PoseStrip = memo(function PoseStrip({
@@ -20,16 +20,10 @@ export const PoseStrip = memo(function PoseStrip({
   /** No more poses than this. */
   most?: number;
 }) {
-  const { moments } = motion;
-  const every = Math.max(1, (moments.length - 1) / Math.max(1, most - 1));
-  const chosen =
-    moments.length <= most
-      ? moments
-      : Array.from({ length: most }, (_, i) => moments[Math.round(i * every)]!);
   return (
     <ol className="pose-strip flex flex-wrap gap-1">
-      {chosen.map((m) => (
-        <li key={m.id} className="min-w-20 flex-1 basis-20">
+      {posesOf(motion, most).map((m) => (
+        <li key={m.id} className="max-w-36 min-w-20 flex-1 basis-20">
           <GolferPicture drawn={[{ motion, seconds: m.time }]} hand={hand} view={view} look={look} />
           <p className="text-soft text-center text-xs leading-tight">{m.brief}</p>
         </li>

@@ -80,3 +80,14 @@ export const LOOKS: Look[] = [
     glove: "#f4efe4",
   }),
 ];
+
+const SHADE = [43, 38, 32];
+
+/** A colour with so much of it left and the rest shade; as plain as paper needs it. */
+export function shaded(colour: string, left: number): string {
+  const parts = [1, 3, 5].map((at, i) => {
+    const own = parseInt(colour.slice(at, at + 2), 16);
+    return Math.round(own * left + SHADE[i]! * (1 - left));
+  });
+  return `#${parts.map((p) => p.toString(16).padStart(2, "0")).join("")}`;
+}

@@ -52,3 +52,10 @@ export function ballAt(motion: Motion, seconds: number, hand: Hand): Vec | undef
   const away = since * 2500 * (hand === "right" ? 1 : -1);
   return [lies[0] + away, lies[1] + Math.abs(away) * 0.3, lies[2]];
 }
+
+/** Moments for a strip of so many poses at most, the first and the last among them. */
+export function posesOf({ moments }: Motion, most: number): Motion["moments"] {
+  if (moments.length <= most) return moments;
+  const every = (moments.length - 1) / (most - 1);
+  return Array.from({ length: most }, (_, i) => moments[Math.round(i * every)]!);
+}

@@ -97,3 +97,20 @@ export function patchesOf(glows: Glow[], camera: Camera): Patch[] {
     ),
   }));
 }
+
+/** The part of the picture that a figure takes up: left, top, width and height, with a little air around it. */
+export function boundsOf(parts: Part[], camera: Camera): [number, number, number, number] {
+  const at = parts.flatMap((part) =>
+    part.rings.map((ring) => {
+      const [x, y] = project(camera, ring.c);
+      return [x, y] as const;
+    }),
+  );
+  const xs = at.map(([x]) => x);
+  const ys = at.map(([, y]) => y);
+  const [left, right] = [Math.min(...xs) - AIR, Math.max(...xs) + AIR];
+  const [top, bottom] = [Math.min(...ys) - AIR, Math.max(...ys) + AIR];
+  return [left, top, right - left, bottom - top];
+}
+
+const AIR = 5;

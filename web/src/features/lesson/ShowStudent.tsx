@@ -61,7 +61,7 @@ export default function ShowStudent({
                     </span>
                     <span>{info?.what}</span>
                     {fault.for
-                      .filter((e) => e.evidence.includes("@") || /[<>]/.test(e.evidence))
+                      .filter((e) => /[@<>]/.test(e.evidence) && e.weight > fault.for[0]!.weight / 4)
                       .slice(0, 2)
                       .map((e) => (
                         <span key={e.evidence} className="text-soft text-base">

@@ -6,7 +6,7 @@ import { Button } from "@/ui/Button";
 import { IconButton } from "@/ui/IconButton";
 import { Note } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
-import { DrillDiagram } from "../drill/DrillDiagram";
+import { BlockGolfer } from "../golfer/lazily";
 import { instruction } from "../drill/instruction";
 import { halfStepOf, speedOf } from "../plan/dose";
 import { below } from "./asides";
@@ -165,7 +165,12 @@ export function Runner({
         ) : (
           !resting &&
           !offer && (
-            <Look free={free.tap && !place.full} onTap={() => mark("+")} {...{ today, block, drill }} />
+            <Look
+              free={free.tap && !place.full}
+              first={marks.length === 0}
+              onTap={() => mark("+")}
+              {...{ today, block, drill }}
+            />
           )
         )}
         {(resting || place.full) && (
@@ -181,7 +186,7 @@ export function Runner({
         )}
         {free.release && drill.notice?.kind === "sound" && <Released release={release} />}
         {drill.caution && place.inSet === 0 && <Note tone="warn">{drill.caution}</Note>}
-        <HowItGoes drill={drill} />
+        <HowItGoes key={at} drill={drill} block={block} hand={today.handedness as Hand} />
       </div>
 
       <div className="bg-paper sticky bottom-0 grid gap-3 pt-1 pb-[max(0.5rem,env(safe-area-inset-bottom))]">
@@ -298,20 +303,35 @@ function Instruction({
 /** The picture of the drill with what a good one is; a target as large as that where reps are counted by a tap on it. */
 function Look({
   free,
+  first,
   onTap,
   today,
   block,
   drill,
 }: {
   free: boolean;
+  /** Before the first rep the movement is played. */
+  first: boolean;
   onTap: () => void;
   today: Today;
   block: RunBlock;
   drill: Drill;
 }) {
+  if (first && !free && drill.moving) {
+    return (
+      <div className="grid gap-1">
+        <div className="mx-auto w-full max-w-64">
+          <BlockGolfer drill={drill} block={block} hand={today.handedness as Hand} />
+        </div>
+        <p className="text-soft leading-snug">
+          {block.scored ? <strong className="text-ink">Good is: {drill.good}</strong> : drill.feel}
+        </p>
+      </div>
+    );
+  }
   const look = (
     <>
-      <DrillDiagram diagram={drill.diagram} hand={today.handedness as Hand} title={drill.name} />
+      <BlockGolfer still drill={drill} block={block} hand={today.handedness as Hand} />
       <span className="text-soft leading-snug">
         {block.scored ? <strong className="text-ink">Good is: {drill.good}</strong> : drill.feel}
         {free && <strong className="text-ink block">Tap anywhere here: a good one.</strong>}
@@ -350,10 +370,13 @@ function Released({ release }: { release?: Release }) {
   );
 }
 
-function HowItGoes({ drill }: { drill: Drill }) {
+/** The movement, played, and in words; played by itself before the first rep. */
+function HowItGoes({ drill, block, hand }: { drill: Drill; block: RunBlock; hand: Hand }) {
+  const [open, setOpen] = useState(false);
   return (
-    <details>
+    <details onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="text-soft min-h-11 cursor-pointer py-2">How it goes</summary>
+      {open && drill.moving && <BlockGolfer drill={drill} block={block} hand={hand} />}
       <dl className="grid gap-2 pb-2">
         <Told term="Set-up" text={drill.setUp} />
         <Told term="Do" text={drill.action} />

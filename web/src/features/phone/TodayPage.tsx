@@ -7,7 +7,8 @@ import type { Catalogue, Hand } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
-import { DrillDiagram } from "../drill/DrillDiagram";
+import { BlockGolfer } from "../golfer/lazily";
+import { useMotionsAhead } from "./motionsAhead";
 import { dose, speedOf } from "../plan/dose";
 import { Notes } from "../practice/Notes";
 import { PhoneFrame } from "./PhoneFrame";
@@ -104,6 +105,7 @@ function Day({
   day: NonNullable<Today["day"]>;
   catalogue: Catalogue;
 }) {
+  useMotionsAhead(today, catalogue);
   const kept = useOwnOutbox().load(today.plan!.id, today.date)?.entry;
   const entry: Marked = kept ?? today.session ?? { blocks: [] };
   const done = kept ? kept.finished : today.session?.finished;
@@ -167,7 +169,7 @@ function Day({
       <section className="grid gap-2">
         <h2>How it should feel</h2>
         <div className="grid grid-cols-[6rem_1fr] items-center gap-4">
-          <DrillDiagram diagram={drill.diagram} hand={today.handedness as Hand} title={drill.name} />
+          <BlockGolfer still drill={drill} block={main} hand={today.handedness as Hand} />
           <p>{drill.feel}</p>
         </div>
       </section>

@@ -1,4 +1,4 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation, useQueries, useQuery } from "@tanstack/react-query";
 import { FileDown, Printer } from "lucide-react";
 import { useCallback, useEffect } from "react";
 import { Link, useParams } from "react-router";
@@ -11,7 +11,9 @@ import { Failed, Loading } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
 import { NoPlan } from "./NoPlan";
 import { DrillDiagram } from "../drill/DrillDiagram";
-import { type Sheet, type SheetDay, type SheetLine, sheetOf, STOPPED } from "./sheetShape";
+import { PoseStrip } from "../golfer/PoseStrip";
+import { type Sheet, type SheetDay, type SheetLine, sheetOf, shownOn, STOPPED } from "./sheetShape";
+import type { Moving } from "./sheetPdf";
 
 /** The plan on paper: a page a week with boxes to tick, and a card for the course. */
 export default function SheetPage() {
@@ -19,6 +21,17 @@ export default function SheetPage() {
   const lesson = useQuery(queries.lesson(id));
   const plan = useQuery(queries.lessonPlan(id));
   const catalogue = useCatalogue(lesson.data?.handedness, lesson.data?.studentUnits);
+  const shown =
+    lesson.data && plan.data && catalogue.data
+      ? shownOn(sheetOf(lesson.data, plan.data, catalogue.data))
+      : [];
+  const motions = useQueries({
+    queries: shown.map(({ drill, rung }) => queries.motion(drill.id, rung, lesson.data?.handedness as Hand)),
+  });
+  const moving: Moving[] = shown.flatMap((one, i) => {
+    const motion = motions[i]?.data;
+    return motion ? [{ ...one, motion }] : [];
+  });
   if (lesson.isPending || plan.isPending || catalogue.isPending) return <Loading />;
   if (lesson.isError) return <Failed error={lesson.error} again={() => lesson.refetch()} />;
   if (plan.isError) return <NoPlan lessonId={id} error={plan.error} again={() => plan.refetch()} />;
@@ -28,7 +41,7 @@ export default function SheetPage() {
   return (
     <div className="sheet mx-auto max-w-[50rem]">
       <Title>{`On paper: ${sheet.student}`}</Title>
-      <Tools sheet={sheet} planId={plan.data.id} lessonId={id} hand={hand} />
+      <Tools sheet={sheet} moving={moving} planId={plan.data.id} lessonId={id} hand={hand} />
       {sheet.weeks.map((days, week) => (
         <section key={days[0]!.date} aria-label={`Week ${week + 1}`} className="page mb-10">
           <header className="border-ink flex flex-wrap items-baseline gap-x-4 border-b-2 pb-1">
@@ -50,6 +63,19 @@ export default function SheetPage() {
           )}
         </section>
       ))}
+      {moving.length > 0 && (
+        <section aria-labelledby="movements" className="page mb-6 grid gap-3">
+          <h2 id="movements">How they go</h2>
+          {moving.map(({ drill, motion }) => (
+            <article key={drill.id} className="break-inside-avoid">
+              <p>
+                <strong>{drill.name}.</strong> {drill.action}
+              </p>
+              <PoseStrip motion={motion} hand={hand} most={6} />
+            </article>
+          ))}
+        </section>
+      )}
       {sheet.card && (
         <section
           aria-label="Card for the course"
@@ -72,11 +98,13 @@ export default function SheetPage() {
 
 function Tools({
   sheet,
+  moving,
   planId,
   lessonId,
   hand,
 }: {
   sheet: Sheet;
+  moving: Moving[];
   planId: string;
   lessonId: string;
   hand: Hand;
@@ -92,7 +120,7 @@ function Tools({
   const save = useMutation({
     mutationFn: async () => {
       const { saveSheet } = await import("./sheetPdf");
-      await saveSheet(sheet, hand);
+      await saveSheet(sheet, moving, hand);
       onPaper();
     },
   });

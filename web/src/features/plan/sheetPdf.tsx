@@ -3,21 +3,27 @@ import type { Hand } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { makePdf, pictureFor } from "@/ui/pdf";
 import { DrillDiagram } from "../drill/DrillDiagram";
-import { type CueCard, type Sheet, type SheetDay, type SheetLine, STOPPED } from "./sheetShape";
+import { VIEWS } from "../golfer/camera";
+import { GolferPicture } from "../golfer/GolferPicture";
+import { type Motion, posesOf } from "../golfer/motion";
+import { type CueCard, type Sheet, type SheetDay, type SheetLine, type Shown, STOPPED } from "./sheetShape";
 
 const TICKS = "clear ☐   lost ☐   pain ☐";
 const SOFT = "#5a5144";
 
-/** Saves the sheet as a file to send: a page a week, the card on the last. */
-export async function saveSheet(sheet: Sheet, hand: Hand): Promise<void> {
-  await makePdf(sheetDocument(sheet, hand)).download(fileName(sheet.student));
+/** A drill with its movement. */
+export type Moving = Shown & { motion: Motion };
+
+/** Saves the sheet as a file to send: a page a week, how the drills go and the card on the last. */
+export async function saveSheet(sheet: Sheet, moving: Moving[], hand: Hand): Promise<void> {
+  await makePdf(sheetDocument(sheet, moving, hand)).download(fileName(sheet.student));
 }
 
 function fileName(student: string): string {
   return `practice-${student.toLowerCase().replace(/\s+/g, "-")}.pdf`;
 }
 
-function sheetDocument(sheet: Sheet, hand: Hand): TDocumentDefinitions {
+function sheetDocument(sheet: Sheet, moving: Moving[], hand: Hand): TDocumentDefinitions {
   return {
     info: { title: `Practice for ${sheet.student}` },
     content: sheet.weeks.flatMap((days, week): Content[] => [
@@ -41,8 +47,34 @@ function sheetDocument(sheet: Sheet, hand: Hand): TDocumentDefinitions {
       ...(week === 0 && sheet.cautions.length > 0
         ? [{ ul: sheet.cautions, fontSize: 9, margin: [0, 8, 0, 0] } as Content]
         : []),
+      ...(week === sheet.weeks.length - 1 ? moving.map((one) => strip(one, hand)) : []),
       ...(week === sheet.weeks.length - 1 && sheet.card ? [card(sheet.card)] : []),
     ]),
+  };
+}
+
+const POSES = 6;
+
+/** A drill's movement as poses side by side. */
+function strip({ drill, motion }: Moving, hand: Hand): Content {
+  return {
+    stack: [
+      { text: [{ text: `${drill.name}. `, bold: true }, drill.action], margin: [0, 10, 0, 2] },
+      {
+        columns: posesOf(motion, POSES).map((m) => ({
+          stack: [
+            {
+              svg: pictureFor(
+                <GolferPicture drawn={[{ motion, seconds: m.time }]} hand={hand} view={VIEWS.face} />,
+              ),
+              width: 80,
+            },
+            { text: m.brief, fontSize: 8, color: SOFT, alignment: "center" },
+          ],
+        })),
+      },
+    ],
+    unbreakable: true,
   };
 }
 

@@ -15,7 +15,14 @@ export type Sheet = {
 };
 
 /** A practice day: the picture of its main drill and a line per block. */
-export type SheetDay = { date: string; when: string; where: string; drill?: Drill; lines: SheetLine[] };
+export type SheetDay = {
+  date: string;
+  when: string;
+  where: string;
+  drill?: Drill;
+  rung?: string;
+  lines: SheetLine[];
+};
 
 /**
  * @property boxes one per set; for a check one per rep
@@ -44,6 +51,7 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): Sheet
     when: shortDay(day.date),
     where: `${place}, ${Math.round(day.minutes)} min`,
     drill: main && catalogue.drills[main.drill],
+    rung: main?.rung,
     lines: day.blocks.map((block) => {
       const drill = catalogue.drills[block.drill];
       const rung = catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase();
@@ -111,4 +119,16 @@ export function cueCard({ plan, stopped }: StoredPlan, catalogue: Catalogue): Cu
       after: `one rehearsal of ${drill.name.toLowerCase()}, nothing else. ${drill.feel}`,
     }
   );
+}
+
+/** A drill on a rung that is drawn in movement. */
+export type Shown = { drill: Drill; rung: string };
+
+/** The drills of a sheet, each once, on the rung it is done on first. */
+export function shownOn(sheet: { weeks: SheetDay[][] }): Shown[] {
+  const shown = new Map<string, Shown>();
+  for (const { drill, rung } of sheet.weeks.flat()) {
+    if (drill?.moving && rung && !shown.has(drill.id)) shown.set(drill.id, { drill, rung });
+  }
+  return [...shown.values()];
 }

@@ -128,6 +128,19 @@ public final class DrillFile {
         return List.copyOf(drills);
     }
 
+    /**
+     * Reads a drill's movement alone.
+     *
+     * @throws IllegalArgumentException if something is wrong
+     */
+    public static DrillMovement movement(String json) {
+        try {
+            return MovementFile.read(JSON.readTree(json));
+        } catch (JacksonException noJson) {
+            throw new IllegalArgumentException("is no JSON.");
+        }
+    }
+
     /** Writes drills so that {@link #read} gives them back. */
     public static String write(Collection<Drill> drills) {
         ArrayNode file = JSON.createArrayNode();

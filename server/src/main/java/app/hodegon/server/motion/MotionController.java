@@ -3,7 +3,9 @@ package app.hodegon.server.motion;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillFile;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.DrillMovement;
 import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.swing.Handedness;
@@ -21,9 +23,12 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.http.MediaType;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.GetMapping;
 import org.springframework.web.bind.annotation.PathVariable;
+import org.springframework.web.bind.annotation.PostMapping;
+import org.springframework.web.bind.annotation.RequestBody;
 import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.RequestParam;
 import org.springframework.web.bind.annotation.RestController;
@@ -33,6 +38,7 @@ import org.springframework.web.bind.annotation.RestController;
 @RequestMapping("/api/motions")
 class MotionController {
 
+    private static final int LONGEST_MOVEMENT = 20_000;
     private static final int MOST_FAULTS = 18;
     private static final String FAULT = "[a-z-]{1,40}:(0(\\.\\d{1,3})?|1(\\.0{1,3})?)";
     private static final double WEAKEST = 0.01;
@@ -70,7 +76,20 @@ class MotionController {
                 .flatMap(s -> library.halfSteps(drill, on).stream()
                         .filter(h -> h.id().equals(s))
                         .findFirst());
-        return Motions.drill(who(hand, school, height), drill, on, step, mistake)
+        return drill.movement()
+                .flatMap(m -> Motions.moving(who(hand, school, height), m, on, step, mistake))
+                .orElseThrow(() -> new NotFound("movement"));
+    }
+
+    /** A movement of a drill that is being written; no more of it is kept. */
+    @PostMapping(path = "/preview", consumes = MediaType.APPLICATION_JSON_VALUE)
+    MotionView preview(
+            @RequestBody @Size(max = LONGEST_MOVEMENT) String movement,
+            @RequestParam String rung,
+            @RequestParam(defaultValue = "false") boolean mistake) {
+        Rung on = Invalid.in("rung", () -> Identified.of(Rung.class, rung));
+        DrillMovement moves = Invalid.in("movement", () -> DrillFile.movement(movement));
+        return Motions.moving(who("right", SCHOOL, Double.parseDouble(HEIGHT)), moves, on, Optional.empty(), mistake)
                 .orElseThrow(() -> new NotFound("movement"));
     }
 

@@ -3,6 +3,7 @@ package app.hodegon.server.motion;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillMovement;
 import app.hodegon.core.drill.DrillMovement.Mistake;
 import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Rung;
@@ -33,20 +34,19 @@ final class Motions {
         }
     }
 
-    /** Empty where the drill's movement is not told, or no mistake of it. */
-    static Optional<MotionView> drill(Who who, Drill drill, Rung rung, Optional<HalfStep> halfStep, boolean mistake) {
+    /** A drill; empty where its mistake is wanted and not told. */
+    static Optional<MotionView> moving(
+            Who who, DrillMovement drill, Rung rung, Optional<HalfStep> halfStep, boolean mistake) {
         if (mistake) {
-            return drill.movement()
-                    .flatMap(m -> m.mistaken(rung).map(movement -> {
-                        Mistake wrong = m.mistake().orElseThrow();
-                        Map<Fault, Double> faults = wrong.fault()
-                                .map(f -> Map.of(f, wrong.strength()))
-                                .orElse(Map.of());
-                        return view(who, faults, movement, wrong.look());
-                    }));
+            return drill.mistaken(rung).map(movement -> {
+                Mistake wrong = drill.mistake().orElseThrow();
+                Map<Fault, Double> faults =
+                        wrong.fault().map(f -> Map.of(f, wrong.strength())).orElse(Map.of());
+                return view(who, faults, movement, wrong.look());
+            });
         }
-        return drill.movement()
-                .map(m -> view(who, Map.of(), halfStep.map(h -> m.on(rung, h)).orElseGet(() -> m.on(rung)), m.look()));
+        Movement movement = halfStep.map(h -> drill.on(rung, h)).orElseGet(() -> drill.on(rung));
+        return Optional.of(view(who, Map.of(), movement, drill.look()));
     }
 
     /**

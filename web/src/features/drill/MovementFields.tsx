@@ -1,0 +1,180 @@
+import { keepPreviousData, useQuery, useQueryClient } from "@tanstack/react-query";
+import { useState } from "react";
+import { api } from "@/api/client";
+import { queries } from "@/api/queries";
+import type { Catalogue, DrillSource, MovementSource, Wire } from "@/api/types";
+import { Failed } from "@/ui/Notice";
+import { GolferView } from "../golfer/GolferView";
+import { type Change, Checks, Pick } from "./fields";
+import { covered } from "./drillForm";
+
+const named = (ids: string[]) => ids.map((id) => ({ id, label: id.replaceAll("-", " ") }));
+const STANCES = named(["usual", "narrow", "together", "trail-side", "staggered"]);
+const PAUSES = ["0", "0.5", "1", "2", "3"].map((id) => ({ id, label: id === "0" ? "none" : `${id} s` }));
+const HANDS = [{ id: "", label: "as usual" }, ...named(["club", "crossed", "stick", "hanging", "on-hips"])];
+const LENGTHS = [
+  { id: "", label: "as usual" },
+  ...["30", "50", "75", "100"].map((id) => ({ id, label: `${id} %` })),
+];
+const THINGS = named([
+  "ball",
+  "rod",
+  "disc",
+  "half-ball",
+  "roll",
+  "stick",
+  "squeaker",
+  "board",
+  "chair",
+  "glove",
+]);
+const SPOTS = named(
+  ["trail", "lead"]
+    .flatMap((foot) => ["toe", "heel", "inner", "outer", "sole"].map((part) => `${foot}-${part}`))
+    .concat("trail-ankle", "thigh", "belt", "between", "toe-line", "fence", "pocket", "seat"),
+);
+
+/** How the golfer does it: taken from a drill that moves alike, then set; with the golfer doing it beside. */
+export function MovementFields({
+  drill,
+  catalogue,
+  change,
+  error,
+}: {
+  drill: DrillSource;
+  catalogue: Catalogue;
+  change: Change;
+  error?: string;
+}) {
+  const client = useQueryClient();
+  const rungs = covered(drill, catalogue);
+  const [at, setAt] = useState(rungs[0] ?? "");
+  const rung = rungs.includes(at) ? at : (rungs[0] ?? "");
+  const { movement } = drill;
+  const set = (part: Partial<MovementSource>) => change({ movement: { ...movement, ...part } });
+  const take = async (id: string) => {
+    if (!id) return change({ movement: undefined });
+    const [like] = await client.fetchQuery(queries.drillFile(id));
+    change({ movement: like?.movement });
+  };
+  const form = movement?.on?.[rung] ?? {};
+  const onRung = (part: typeof form) => {
+    const own = Object.fromEntries(Object.entries({ ...form, ...part }).filter(([, v]) => v !== undefined));
+    set({ on: { ...movement?.on, [rung]: own } });
+  };
+  const things = Object.entries(movement?.things ?? {});
+  const [spot, kind] = things[0] ?? ["", ""];
+  const thing = (where: string, what: string) =>
+    set({ things: { ...(what ? { [where]: what } : {}), ...Object.fromEntries(things.slice(1)) } });
+  const moving = Object.values(catalogue.drills).filter((d) => d.moving);
+  return (
+    <fieldset className="grid gap-3">
+      <legend className="mb-1 font-serif text-lg font-semibold">Movement</legend>
+      <Pick
+        label={movement ? "Begin again from" : "Moves like"}
+        value={movement ? "?" : ""}
+        options={[
+          { id: "", label: movement ? "no movement, soles alone" : "no other: soles alone" },
+          ...moving.map((d) => ({ id: d.id, label: d.name })),
+        ].concat(movement ? [{ id: "?", label: "as it is set below" }] : [])}
+        onPick={(id) => id !== "?" && void take(id)}
+      />
+      {movement && (
+        <>
+          <div className="flex flex-wrap gap-3">
+            <Pick
+              label="Feet at first"
+              value={movement.stance ?? "usual"}
+              options={STANCES}
+              onPick={(stance) => set({ stance })}
+            />
+            {(["top", "finish"] as const).map((moment) => (
+              <Pick
+                key={moment}
+                label={`Held at the ${moment}`}
+                value={String(movement.pauses?.[moment] ?? 0)}
+                options={PAUSES}
+                onPick={(s) => {
+                  const pauses = { ...movement.pauses, [moment]: Number(s) };
+                  if (!pauses[moment]) delete pauses[moment];
+                  set({ pauses });
+                }}
+              />
+            ))}
+            <Pick
+              label="With"
+              value={kind}
+              options={[{ id: "", label: "nothing" }, ...THINGS]}
+              onPick={(k) => thing(spot || "trail-sole", k)}
+            />
+            {kind && <Pick label="Where" value={spot} options={SPOTS} onPick={(s) => thing(s, kind)} />}
+          </div>
+          <div className="flex flex-wrap items-end gap-3">
+            {rungs.length > 1 && (
+              <Pick
+                label="On"
+                value={rung}
+                options={catalogue.rungs.filter((r) => rungs.includes(r.id))}
+                onPick={setAt}
+              />
+            )}
+            <Pick
+              label="Hands"
+              value={form.hands ?? ""}
+              options={HANDS}
+              onPick={(h) => onRung({ hands: h || undefined })}
+            />
+            <Pick
+              label="Length"
+              value={form.length === undefined ? "" : String(form.length)}
+              options={LENGTHS}
+              onPick={(l) => onRung({ length: l ? Number(l) : undefined })}
+            />
+          </div>
+          <Preview movement={movement} rung={rung} />
+          {error && (
+            <p role="alert" className="text-alert">
+              {error}
+            </p>
+          )}
+        </>
+      )}
+    </fieldset>
+  );
+}
+
+/** The golfer does what is set, as it is set. */
+function Preview({ movement, rung }: { movement: MovementSource; rung: string }) {
+  const [shown, setShown] = useState<string[]>([]);
+  const mistake = shown.includes("mistake") && !!movement.mistake;
+  const preview = useQuery({
+    queryKey: ["movement-preview", movement, rung, mistake],
+    queryFn: () =>
+      api.post<Wire["MotionView"]>(`/api/motions/preview?rung=${rung}&mistake=${mistake}`, movement),
+    placeholderData: keepPreviousData,
+    staleTime: Infinity,
+    gcTime: 60_000,
+  });
+  return (
+    <div className="grid max-w-sm gap-2">
+      {movement.mistake && (
+        <Checks
+          label="Shown"
+          named={false}
+          options={[{ id: "mistake", label: "The usual mistake" }]}
+          chosen={shown}
+          onChange={setShown}
+        />
+      )}
+      {preview.isError && <Failed error={preview.error} again={() => preview.refetch()} />}
+      {preview.data && (
+        <GolferView
+          motion={preview.data}
+          hand="right"
+          said="As it is set."
+          mark={mistake ? preview.data.look : []}
+        />
+      )}
+    </div>
+  );
+}
