@@ -25,12 +25,27 @@ final class Browser implements AutoCloseable {
     }
 
     private final Playwright playwright = Playwright.create();
-    private final com.microsoft.playwright.Browser chromium = playwright
-            .chromium()
-            .launch(new BrowserType.LaunchOptions()
-                    .setExecutablePath(Path.of("/usr/bin/chromium"))
-                    .setArgs(List.of("--no-sandbox", "--disable-dev-shm-usage", "--disable-gpu")));
+    private final com.microsoft.playwright.Browser chromium;
     private final List<String> failures = new ArrayList<>();
+
+    Browser() {
+        this("--disable-gpu");
+    }
+
+    private Browser(String... graphics) {
+        List<String> args = new ArrayList<>(List.of("--no-sandbox", "--disable-dev-shm-usage"));
+        args.addAll(List.of(graphics));
+        chromium = playwright
+                .chromium()
+                .launch(new BrowserType.LaunchOptions()
+                        .setExecutablePath(Path.of("/usr/bin/chromium"))
+                        .setArgs(args));
+    }
+
+    /** One that draws in the round, by the processor. */
+    static Browser inTheRound() {
+        return new Browser("--use-angle=swiftshader", "--enable-unsafe-swiftshader");
+    }
 
     Page screen() {
         return page(1280, 800);
@@ -48,6 +63,11 @@ final class Browser implements AutoCloseable {
     /** A tablet held upright, touched and not typed on. */
     Page tablet() {
         return page(820, 1180);
+    }
+
+    /** Of somebody to whom motion is welcome. */
+    Page moving() {
+        return page(sized(1280, 800).setReducedMotion(com.microsoft.playwright.options.ReducedMotion.NO_PREFERENCE));
     }
 
     private Page page(int width, int height) {
