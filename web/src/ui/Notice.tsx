@@ -4,7 +4,7 @@ import { Button } from "./Button";
 
 export function Loading({ what = "Loading" }: { what?: string }) {
   return (
-    <p role="status" className="text-soft p-6">
+    <p role="status" className="waits text-soft p-6">
       {what} …
     </p>
   );

@@ -109,7 +109,7 @@ function Radio({
 }) {
   return (
     <label className="border-line has-checked:border-l-ink has-checked:bg-sheet flex min-h-11 cursor-pointer items-baseline gap-3 border-b border-l-4 border-l-transparent py-1.5 pl-3">
-      <input type="radio" name={name} checked={checked} onChange={onChoose} />
+      <input type="radio" className="shrink-0" name={name} checked={checked} onChange={onChoose} />
       <span>
         <span className="font-semibold">{label}</span>
         {why && <span className="text-soft block text-sm leading-snug">{why}</span>}

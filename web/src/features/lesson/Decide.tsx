@@ -57,7 +57,7 @@ export function Decide({
           </Button>
         )}
         <Button disabled={!saved} onClick={() => setOther(true)}>
-          Choose another
+          {proposed.length + lesson.focus.length > 0 ? "Choose another" : "Choose what to work on"}
         </Button>
       </div>
       <WhyNotTheFirst diagnosis={lesson.diagnosis} label={label} />

@@ -32,10 +32,10 @@ function EvidenceList({ title, evidence }: { title: string; evidence: Finding["f
       <p className="text-soft text-sm">{title}</p>
       <ul>
         {evidence.slice(0, SHOWN).map((e) => (
-          <li key={e.evidence} className="grid grid-cols-[3rem_1fr] items-center gap-2">
+          <li key={e.evidence} className="grid grid-cols-[3rem_1fr] gap-2">
             <span
               aria-hidden
-              className="bg-strong-line h-2 justify-self-end rounded"
+              className="bg-strong-line mt-2 h-2 rounded"
               style={{ width: `${(100 * Math.abs(e.weight)) / most}%` }}
             />
             <span>

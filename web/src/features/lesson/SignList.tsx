@@ -31,7 +31,11 @@ export function CheckpointStrip({
     (p) => signsAt(catalogue, p.id).length > 0,
   );
   return (
-    <div role="group" aria-label="Checkpoints" className="flex flex-wrap gap-1.5">
+    <div
+      role="group"
+      aria-label="Checkpoints"
+      className="grid grid-cols-[repeat(auto-fit,minmax(4.75rem,1fr))] gap-1.5"
+    >
       {places.map((place, index) => {
         const signs = signsAt(catalogue, place.id);
         const seen = signs.filter((s) => entry.signs[s.id]).length;
@@ -41,7 +45,7 @@ export function CheckpointStrip({
             type="button"
             aria-pressed={chosen === place.id}
             onClick={() => onChoose(place.id)}
-            className="border-strong-line bg-sheet aria-pressed:bg-ink aria-pressed:text-on-ink not-aria-pressed:hover:bg-tint grid min-h-11 min-w-18 flex-1 justify-items-start rounded-md border px-2 py-1 text-left leading-tight"
+            className="border-strong-line bg-sheet aria-pressed:bg-ink aria-pressed:text-on-ink not-aria-pressed:hover:bg-tint grid min-h-11 justify-items-start rounded-md border px-2 py-1 text-left leading-tight"
           >
             <span className="text-sm font-semibold">
               <kbd className="font-sans text-xs font-normal">{index + 1}</kbd>{" "}

@@ -48,7 +48,7 @@ function Days({ days, catalogue }: { days: Day[]; catalogue: Catalogue }) {
         <thead className="text-soft border-line border-b text-sm">
           <tr>
             {["Day", "Reps", "Good", "Check", "Felt", "Pain"].map((head) => (
-              <th key={head} className="py-1 font-normal">
+              <th key={head} className="py-1 pr-2 font-normal whitespace-nowrap">
                 {head}
               </th>
             ))}

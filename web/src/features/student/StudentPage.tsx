@@ -8,6 +8,7 @@ import { Button, ButtonLink } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { PracticePanel } from "../practice/PracticePanel";
+import { WantedSwing } from "../golfer/WantedSwing";
 import { ThreadPicture } from "../progress/ThreadPicture";
 import { InviteSheet } from "./InviteSheet";
 import { Title } from "@/ui/Title";
@@ -85,6 +86,7 @@ export default function StudentPage() {
       {thread.data.knots.length === 0 ? (
         <Empty>
           <p>No lesson yet. Begin one: tally the first balls, then answer what you see at the feet.</p>
+          <WantedSwing studentId={id} hand={profile.handedness as Hand} />
         </Empty>
       ) : (
         <>
