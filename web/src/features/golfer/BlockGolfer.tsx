@@ -5,6 +5,7 @@ import { DrillDiagram } from "../drill/DrillDiagram";
 import { VIEWS } from "./camera";
 import { GolferPicture } from "./GolferPicture";
 import { GolferView } from "./GolferView";
+import type { Look } from "./looks";
 import { shownTime } from "./motion";
 
 type Block = { rung: string; condition?: string | null };
@@ -15,12 +16,14 @@ export default function BlockGolfer({
   block,
   hand,
   still = false,
+  look,
 }: {
   drill: Drill;
   block: Block;
   hand: Hand;
   /** The one pose that shows most. */
   still?: boolean;
+  look?: Look;
 }) {
   const motion = useQuery({
     ...queries.motion(drill.id, block.rung, hand, false, block.condition ?? undefined),
@@ -33,9 +36,18 @@ export default function BlockGolfer({
         drawn={[{ motion: motion.data, seconds: shownTime(motion.data) }]}
         hand={hand}
         view={VIEWS.face}
+        look={look}
         title={drill.name}
       />
     );
   }
-  return <GolferView compact motion={motion.data} hand={hand} said={`${drill.name}: ${drill.action}`} />;
+  return (
+    <GolferView
+      compact
+      motion={motion.data}
+      hand={hand}
+      look={look}
+      said={`${drill.name}: ${drill.action}`}
+    />
+  );
 }

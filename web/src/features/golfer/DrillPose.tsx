@@ -16,7 +16,7 @@ export function DrillPose({ drill, hand }: { drill: Drill; hand: Hand }) {
   return (
     <span className="relative block">
       <GolferPicture fit className="h-24 w-full" drawn={drawn} hand={hand} view={VIEWS.face} />
-      <span className="absolute right-0 bottom-0 w-9">
+      <span className="absolute right-0 bottom-0 w-11">
         <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
       </span>
     </span>

@@ -4,6 +4,7 @@ import type { Hand } from "@/api/types";
 import { Failed } from "@/ui/Notice";
 import type { ViewName } from "./camera";
 import { GolferView } from "./GolferView";
+import type { Look } from "./looks";
 
 /** A swing with faults, over the sound one of the school; where to look is marked. */
 export function FaultGolfer({
@@ -11,12 +12,14 @@ export function FaultGolfer({
   hand,
   school,
   said,
+  look,
 }: {
   /** How far each is there, 0 to 1; seen as the first is best seen. */
   faults: Record<string, number>;
   hand: Hand;
   school: string;
   said: string;
+  look?: Look;
 }) {
   const faulty = useQuery(queries.swingMotion(faults, hand, school));
   const sound = useQuery(queries.swingMotion({}, hand, school));
@@ -28,6 +31,7 @@ export function FaultGolfer({
       motion={faulty.data}
       behind={sound.data}
       hand={hand}
+      look={look}
       seen={faulty.data.seen as ViewName}
       mark={faulty.data.look}
       said={`${said} The sound swing of the school behind it.`}

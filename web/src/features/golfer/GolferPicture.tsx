@@ -17,6 +17,7 @@ export function GolferPicture({
   title,
   mark = [],
   fit = false,
+  paper = false,
   className = "",
 }: {
   /** Laid over each other, the first at the back. */
@@ -30,6 +31,8 @@ export function GolferPicture({
   mark?: string[];
   /** Cut to what the figure takes up, where no other picture is beside it to be compared. */
   fit?: boolean;
+  /** For a PDF. */
+  paper?: boolean;
   className?: string;
 }) {
   const id = useId().replaceAll(":", "");
@@ -40,11 +43,11 @@ export function GolferPicture({
         const camera = cameraOf(view, hand);
         return {
           ...picture,
-          shapes: shapesOf(picture.parts, camera),
+          shapes: shapesOf(picture.parts, camera, fit ? "small" : "fine"),
           patches: patchesOf(picture.glows, camera),
         };
       }),
-    [drawn, hand, view, look],
+    [drawn, hand, view, look, fit],
   );
   const last = scenes[scenes.length - 1];
   if (!last) return null;
@@ -85,7 +88,7 @@ export function GolferPicture({
       {scenes.map((scene, i) => (
         <g key={i} opacity={scene.ghost ? 0.35 : 1}>
           {scene.shapes.map((shape) => (
-            <Inked key={shape.id} shape={shape} look={look} />
+            <Inked key={shape.id} shape={shape} look={look} paper={paper} />
           ))}
         </g>
       ))}
@@ -111,12 +114,17 @@ export function GolferPicture({
 }
 
 /** Its line behind, its colour before it, so that stretches of one part show no seams. */
-function Inked({ shape, look }: { shape: Shape; look: Look }) {
-  const colour = look.colours[shape.material];
+function Inked({ shape, look, paper }: { shape: Shape; look: Look; paper: boolean }) {
+  const colour = shaded(look.colours[shape.material], 0.72 + 0.28 * shape.light);
+  const line = { stroke: INK, strokeWidth: 0.7, strokeLinejoin: "round" } as const;
+  if (!paper) return <path d={shape.d} fill={colour} {...line} paintOrder="stroke" />;
+  // What makes the PDF knows no order of painting.
   return (
     <>
-      <path d={shape.d} fill="#3b342b" stroke="#3b342b" strokeWidth="0.7" strokeLinejoin="round" />
-      <path d={shape.d} fill={shaded(colour, 0.72 + 0.28 * shape.light)} stroke="none" />
+      <path d={shape.d} fill={INK} {...line} />
+      <path d={shape.d} fill={colour} />
     </>
   );
 }
+
+const INK = "#3b342b";

@@ -81,6 +81,13 @@ export const LOOKS: Look[] = [
   }),
 ];
 
+/** The look of whoever has this name: always the same, and nobody's own. */
+export function lookFor(name: string): Look {
+  let sum = 0;
+  for (const letter of name) sum = (31 * sum + letter.charCodeAt(0)) % 9973;
+  return LOOKS[sum % LOOKS.length]!;
+}
+
 const SHADE = [43, 38, 32];
 
 /** A colour with so much of it left and the rest shade; as plain as paper needs it. */

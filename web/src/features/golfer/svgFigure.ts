@@ -9,10 +9,17 @@ export type Shape = { id: string; material: Material; d: string; depth: number; 
 
 type Flat = readonly [number, number];
 
-const AROUND = 12;
-const ANGLES = Array.from({ length: AROUND }, (_, i) => (2 * Math.PI * i) / AROUND);
-const COS = ANGLES.map(Math.cos);
-const SIN = ANGLES.map(Math.sin);
+/** So many points go around a cross-section; fewer, and of fewer cross-sections, where the picture is small. */
+export type Detail = "fine" | "small";
+
+const AROUND = { fine: around(12), small: around(7) };
+
+function around(count: number): [number, number][] {
+  return Array.from({ length: count }, (_, i) => {
+    const angle = (2 * Math.PI * i) / count;
+    return [Math.cos(angle), Math.sin(angle)];
+  });
+}
 
 /** The outline of points: the smallest convex way around them (Andrew's monotone chain). */
 export function hull(points: Flat[]): Flat[] {
@@ -33,17 +40,24 @@ export function hull(points: Flat[]): Flat[] {
 const path = (points: Flat[]) => `M${points.map(([x, y]) => `${x.toFixed(1)} ${y.toFixed(1)}`).join("L")}Z`;
 
 /** The shapes of a figure, the farthest first. A part is drawn as the outlines of its stretches laid together. */
-export function shapesOf(parts: Part[], camera: Camera): Shape[] {
+export function shapesOf(parts: Part[], camera: Camera, detail: Detail = "fine"): Shape[] {
   return parts
     .map((part) => {
       let depth = 0;
-      const rings = part.rings.map((ring) => {
+      const kept =
+        detail === "fine"
+          ? part.rings
+          : part.rings.filter((_, i) => i % 2 === 0 || i === part.rings.length - 1);
+      const rings = kept.map((ring) => {
         depth += project(camera, ring.c)[2];
-        return COS.map((cos, i): Flat => {
-          const at: Vec = [0, 1, 2].map(
-            (k) => ring.c[k]! + ring.u[k]! * ring.a * cos + ring.v[k]! * ring.b * SIN[i]!,
-          ) as unknown as Vec;
-          const [x, y] = project(camera, at);
+        return AROUND[detail].map(([cos, sin]): Flat => {
+          const [c, u, v] = [ring.c, ring.u, ring.v];
+          const [a, b] = [ring.a * cos, ring.b * sin];
+          const [x, y] = project(camera, [
+            c[0] + u[0] * a + v[0] * b,
+            c[1] + u[1] * a + v[1] * b,
+            c[2] + u[2] * a + v[2] * b,
+          ]);
           return [x, y];
         });
       });

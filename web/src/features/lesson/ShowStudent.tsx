@@ -3,6 +3,7 @@ import { useState } from "react";
 import type { Catalogue, Hand, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { FaultGolfer } from "../golfer/FaultGolfer";
+import { lookFor } from "../golfer/looks";
 import { inOrder } from "./chainShape";
 
 /** The student's own chain in movement, for the student to look at: root first, with what was measured. */
@@ -39,6 +40,7 @@ export default function ShowStudent({
             <FaultGolfer
               faults={shown}
               hand={lesson.handedness as Hand}
+              look={lookFor(lesson.studentName)}
               school={entry.approach.pressure!}
               said={
                 one ? `${label(one.id)} alone.` : `Your swing: ${chain.map((f) => label(f.id)).join(", ")}.`

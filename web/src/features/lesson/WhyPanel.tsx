@@ -3,6 +3,7 @@ import { lazy, Suspense, useState } from "react";
 import type { Catalogue, Hand, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Empty } from "@/ui/Notice";
+import { lookFor } from "../golfer/looks";
 import { ChainPicture } from "./ChainPicture";
 import { FaultDetail } from "./FaultDetail";
 import { WhatIf } from "./WhatIf";
@@ -56,6 +57,7 @@ export function WhyPanel({
           <FaultGolfer
             faults={{ [fault.id]: 1 }}
             hand={lesson.handedness as Hand}
+            look={lookFor(lesson.studentName)}
             school={entry.approach.pressure!}
             said={`${label}, fully there.`}
           />

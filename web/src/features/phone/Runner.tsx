@@ -7,6 +7,7 @@ import { IconButton } from "@/ui/IconButton";
 import { Note } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
 import { BlockGolfer } from "../golfer/lazily";
+import { lookFor } from "../golfer/looks";
 import { instruction } from "../drill/instruction";
 import { halfStepOf, speedOf } from "../plan/dose";
 import { below } from "./asides";
@@ -186,7 +187,7 @@ export function Runner({
         )}
         {free.release && drill.notice?.kind === "sound" && <Released release={release} />}
         {drill.caution && place.inSet === 0 && <Note tone="warn">{drill.caution}</Note>}
-        <HowItGoes key={at} drill={drill} block={block} hand={today.handedness as Hand} />
+        <HowItGoes key={at} {...{ drill, block, today }} />
       </div>
 
       <div className="bg-paper sticky bottom-0 grid gap-3 pt-1 pb-[max(0.5rem,env(safe-area-inset-bottom))]">
@@ -317,11 +318,12 @@ function Look({
   block: RunBlock;
   drill: Drill;
 }) {
+  const golfer = { drill, block, hand: today.handedness as Hand, look: lookFor(today.name) };
   if (first && !free && drill.moving) {
     return (
       <div className="grid gap-1">
         <div className="mx-auto w-full max-w-64">
-          <BlockGolfer drill={drill} block={block} hand={today.handedness as Hand} />
+          <BlockGolfer {...golfer} />
         </div>
         <p className="text-soft leading-snug">
           {block.scored ? <strong className="text-ink">Good is: {drill.good}</strong> : drill.feel}
@@ -331,7 +333,7 @@ function Look({
   }
   const look = (
     <>
-      <BlockGolfer still drill={drill} block={block} hand={today.handedness as Hand} />
+      <BlockGolfer still {...golfer} />
       <span className="text-soft leading-snug">
         {block.scored ? <strong className="text-ink">Good is: {drill.good}</strong> : drill.feel}
         {free && <strong className="text-ink block">Tap anywhere here: a good one.</strong>}
@@ -371,12 +373,14 @@ function Released({ release }: { release?: Release }) {
 }
 
 /** The movement, played, and in words; played by itself before the first rep. */
-function HowItGoes({ drill, block, hand }: { drill: Drill; block: RunBlock; hand: Hand }) {
+function HowItGoes({ drill, block, today }: { drill: Drill; block: RunBlock; today: Today }) {
   const [open, setOpen] = useState(false);
   return (
     <details onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="text-soft min-h-11 cursor-pointer py-2">How it goes</summary>
-      {open && drill.moving && <BlockGolfer drill={drill} block={block} hand={hand} />}
+      {open && drill.moving && (
+        <BlockGolfer {...{ drill, block }} hand={today.handedness as Hand} look={lookFor(today.name)} />
+      )}
       <dl className="grid gap-2 pb-2">
         <Told term="Set-up" text={drill.setUp} />
         <Told term="Do" text={drill.action} />

@@ -8,6 +8,7 @@ import { ButtonLink } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { BlockGolfer } from "../golfer/lazily";
+import { lookFor } from "../golfer/looks";
 import { useMotionsAhead } from "./motionsAhead";
 import { dose, speedOf } from "../plan/dose";
 import { Notes } from "../practice/Notes";
@@ -169,7 +170,13 @@ function Day({
       <section className="grid gap-2">
         <h2>How it should feel</h2>
         <div className="grid grid-cols-[6rem_1fr] items-center gap-4">
-          <BlockGolfer still drill={drill} block={main} hand={today.handedness as Hand} />
+          <BlockGolfer
+            still
+            drill={drill}
+            block={main}
+            hand={today.handedness as Hand}
+            look={lookFor(today.name)}
+          />
           <p>{drill.feel}</p>
         </div>
       </section>

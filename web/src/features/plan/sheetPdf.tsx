@@ -65,7 +65,7 @@ function strip({ drill, motion }: Moving, hand: Hand): Content {
           stack: [
             {
               svg: pictureFor(
-                <GolferPicture drawn={[{ motion, seconds: m.time }]} hand={hand} view={VIEWS.face} />,
+                <GolferPicture paper drawn={[{ motion, seconds: m.time }]} hand={hand} view={VIEWS.face} />,
               ),
               width: 80,
             },

@@ -10,6 +10,7 @@ import { STOPPED } from "../plan/sheetShape";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import { type Report, reportOf } from "./reportShape";
 import { Title } from "@/ui/Title";
+import { BlockGolfer } from "../golfer/lazily";
 
 /** One page on how it goes, to print or to send. */
 export default function ReportPage() {
@@ -109,9 +110,14 @@ function ReportSheet({ report }: { report: Report }) {
         <section>
           <h2>What to do until {next.until}</h2>
           <p>{next.days}</p>
-          <ol className="list-decimal pl-6">
+          <ol className="my-2 grid grid-cols-3 gap-4">
             {next.steps.map((step) => (
-              <li key={step.text}>
+              <li key={step.text} className="grid content-start gap-1 text-center leading-snug">
+                {step.drill && (
+                  <span className="mx-auto w-32">
+                    <BlockGolfer still drill={step.drill} block={step} hand={report.hand} />
+                  </span>
+                )}
                 <span className={step.stopped ? "line-through" : ""}>{step.text}</span>{" "}
                 {step.stopped && <strong>{STOPPED}</strong>}
               </li>

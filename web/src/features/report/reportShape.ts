@@ -1,4 +1,4 @@
-import type { Catalogue, Lesson, PlanBlock, Progress, StoredPlan, Thread } from "@/api/types";
+import type { Catalogue, Drill, Hand, Lesson, PlanBlock, Progress, StoredPlan, Thread } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { sheetOf } from "../plan/sheetShape";
 import { mostTold, type Series } from "../progress/threadShape";
@@ -6,6 +6,7 @@ import { inOrder, told } from "../progress/verdicts";
 
 export type Report = {
   student: string;
+  hand: Hand;
   day: string;
   /** What is worked on, each with what it is in plain words. */
   faults: { name: string; what: string }[];
@@ -19,7 +20,7 @@ export type Report = {
   next?: {
     until: string;
     days: string;
-    steps: { text: string; stopped: boolean }[];
+    steps: { text: string; stopped: boolean; drill?: Drill; rung: string }[];
     before?: string;
     after?: string;
   };
@@ -42,6 +43,7 @@ export function reportOf(
   const upTo = thread.knots.findIndex((k) => k.lessonId === lesson.id);
   return {
     student: lesson.studentName,
+    hand: lesson.handedness as Hand,
     day: longDay(lesson.heldOn),
     faults: faults.flatMap((id) =>
       catalogue.faults.filter((f) => f.id === id).map((f) => ({ name: f.label, what: f.what })),
@@ -111,6 +113,8 @@ function next(lesson: Lesson, plan: StoredPlan, catalogue: Catalogue): Report["n
       .map((step) => ({
         text: `${rungOf(catalogue, step.rung)}: ${catalogue.drills[step.drill]?.name ?? step.drill}`,
         stopped: stopped(step.drill),
+        drill: catalogue.drills[step.drill],
+        rung: step.rung,
       })),
     before: sheet.card?.before,
     after: sheet.card?.after,

@@ -116,6 +116,8 @@ final class DemoTimes {
                 "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(held.plusDays(1), held.plusDays(14)));
         time("What could be given for a better climb", "GET", lesson + "/plan/offers", null);
         time("The vocabulary", "GET", "/api/catalogue?hand=right", null);
+        time("A drill in movement", "GET", "/api/motions/drills/disc-turn?rung=full", null);
+        time("A pose of every drill", "GET", "/api/motions/poses", null);
         time("Diagnosis calculator, 25 pieces of evidence", "POST", "/api/diagnosis", evidence());
         time("The feet against a second school", "GET", lesson + "/feet?against=full-load", null);
 

@@ -1,6 +1,10 @@
 package app.hodegon.bench;
 
 import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.golfer.GolfSwing;
+import app.hodegon.core.golfer.Golfer;
+import app.hodegon.core.golfer.Pace;
+import app.hodegon.core.golfer.Plate;
 import app.hodegon.core.motion.Cell;
 import app.hodegon.core.motion.LoadUnit;
 import app.hodegon.core.motion.Measured;
@@ -11,10 +15,6 @@ import app.hodegon.core.motion.Trace;
 import app.hodegon.core.motion.TraceCurve;
 import app.hodegon.core.motion.TraceReader;
 import app.hodegon.core.motion.TraceReading;
-import app.hodegon.core.golfer.GolfSwing;
-import app.hodegon.core.golfer.Golfer;
-import app.hodegon.core.golfer.Pace;
-import app.hodegon.core.golfer.Plate;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import java.util.Arrays;

@@ -59,10 +59,20 @@ public record Motion(
     private static final double LONGEST = 0.1;
 
     public static Motion of(Performance performance) {
-        Movement movement = performance.movement();
         List<Frame> frames = new ArrayList<>();
         for (double at : times(performance)) frames.add(frame(performance, at));
-        Map<BodyPoint, Point> first = frames.get(0).body();
+        return of(performance, frames);
+    }
+
+    /** Its one picture that shows most. */
+    public static Motion still(Performance performance) {
+        double shown = performance.seconds(performance.movement().shown());
+        return of(performance, List.of(frame(performance, shown)));
+    }
+
+    private static Motion of(Performance performance, List<Frame> frames) {
+        Movement movement = performance.movement();
+        Map<BodyPoint, Point> first = performance.body(0);
         return new Motion(
                 performance.duration(),
                 List.copyOf(frames),

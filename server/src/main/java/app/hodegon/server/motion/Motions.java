@@ -16,7 +16,6 @@ import app.hodegon.core.golfer.Movement;
 import app.hodegon.core.golfer.Pace;
 import app.hodegon.core.golfer.Performance;
 import app.hodegon.core.swing.Handedness;
-import app.hodegon.server.motion.MotionView.FrameView;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -68,22 +67,8 @@ final class Motions {
     /** The one picture that shows most of a drill on its lowest rung. */
     static Optional<MotionView> pose(Who who, Drill drill) {
         return drill.movement().map(m -> {
-            Performance performance = Performance.of(who.golfer(Map.of()), m.on(drill.lowest()));
-            Motion motion = Motion.of(performance);
-            MotionView whole = MotionView.of(motion, new FaultLook(Seen.FACE, motion.shown(), m.look()), who.hand());
-            FrameView shown = MotionView.view(Motion.frame(performance, performance.seconds(m.shown())));
-            return new MotionView(
-                    0,
-                    whole.points(),
-                    List.of(new FrameView(0, shown.p(), shown.l())),
-                    List.of(),
-                    whole.shown(),
-                    whole.held(),
-                    whole.ball(),
-                    null,
-                    whole.things(),
-                    whole.look(),
-                    whole.seen());
+            Motion still = Motion.still(Performance.of(who.golfer(Map.of()), m.on(drill.lowest())));
+            return MotionView.of(still, new FaultLook(Seen.FACE, still.shown(), m.look()), who.hand());
         });
     }
 }
