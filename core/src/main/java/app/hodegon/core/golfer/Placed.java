@@ -30,6 +30,9 @@ public record Placed(Movement.Kind kind, Follows follows, Point from, Point to) 
     private static final double AT_HEEL = 0.12;
     private static final double IN_THE_MIDDLE = 0.5;
 
+    /** Of a half width from its middle line: half of it shows. */
+    private static final double AT_THE_EDGE = 1.3;
+
     /** Of a thing as it lies for a body as it stands. */
     static Placed of(Thing thing, Map<BodyPoint, Point> body) {
         return new Placer(body).place(thing);
@@ -42,13 +45,13 @@ public record Placed(Movement.Kind kind, Follows follows, Point from, Point to) 
             return switch (spot) {
                 case TRAIL_TOE -> under(thing, false, AT_TOES, 0);
                 case TRAIL_HEEL -> under(thing, false, AT_HEEL, 0);
-                case TRAIL_INNER -> under(thing, false, IN_THE_MIDDLE, -1);
-                case TRAIL_OUTER -> under(thing, false, IN_THE_MIDDLE, 1);
+                case TRAIL_INNER -> under(thing, false, IN_THE_MIDDLE, -AT_THE_EDGE);
+                case TRAIL_OUTER -> under(thing, false, IN_THE_MIDDLE, AT_THE_EDGE);
                 case TRAIL_SOLE -> under(thing, false, IN_THE_MIDDLE, 0);
                 case LEAD_TOE -> under(thing, true, AT_TOES, 0);
                 case LEAD_HEEL -> under(thing, true, AT_HEEL, 0);
-                case LEAD_INNER -> under(thing, true, IN_THE_MIDDLE, -1);
-                case LEAD_OUTER -> under(thing, true, IN_THE_MIDDLE, 1);
+                case LEAD_INNER -> under(thing, true, IN_THE_MIDDLE, -AT_THE_EDGE);
+                case LEAD_OUTER -> under(thing, true, IN_THE_MIDDLE, AT_THE_EDGE);
                 case LEAD_SOLE -> under(thing, true, IN_THE_MIDDLE, 0);
                 case TRAIL_ANKLE -> at(thing, ground(foot(false, 0.3, -1.9)));
                 case THIGH -> upright(thing, ground(foot(false, IN_THE_MIDDLE, -2.6)), UPRIGHT);
