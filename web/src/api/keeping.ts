@@ -11,6 +11,8 @@ declare const API_SHAPE: string;
 
 const KEY = "hodegon-phone";
 const DAYS_KEPT = 60;
+/** Movements of drills that are long done must not take the room that reps need. */
+const DAYS_OF_MOTIONS = 14;
 
 /** What a student's phone needs without a signal. */
 const KEPT = ["session", "me", "catalogue", "own-notes", "motions"];
@@ -40,6 +42,8 @@ export const keeping: Omit<PersistQueryClientOptions, "queryClient"> = {
     shouldDehydrateQuery: (query: Query) =>
       client.getQueryData<Session>(queries.session().queryKey)?.account?.role === "student" &&
       KEPT.includes(String(query.queryKey[0])) &&
+      (query.queryKey[0] !== "motions" ||
+        Date.now() - query.state.dataUpdatedAt < DAYS_OF_MOTIONS * 86_400_000) &&
       query.state.data !== undefined,
   },
 };

@@ -6,8 +6,8 @@ import { DrillDiagram } from "../drill/DrillDiagram";
 import { VIEWS } from "./camera";
 import { GolferPicture } from "./GolferPicture";
 
-/** The one pose that shows most of a drill, with its soles; these alone where the golfer does not know it. */
-export function DrillPose({ drill, hand }: { drill: Drill; hand: Hand }) {
+/** The one pose that shows most of a drill, with its soles unless it is alone; these where the golfer does not know it. */
+export function DrillPose({ drill, hand, alone = false }: { drill: Drill; hand: Hand; alone?: boolean }) {
   const poses = useQuery({ ...queries.poses(hand), enabled: drill.moving });
   const pose = poses.data?.[drill.id];
   const drawn = useMemo(() => (pose ? [{ motion: pose, seconds: 0 }] : []), [pose]);
@@ -16,9 +16,11 @@ export function DrillPose({ drill, hand }: { drill: Drill; hand: Hand }) {
   return (
     <span className="relative block">
       <GolferPicture fit className="h-24 w-full" drawn={drawn} hand={hand} view={VIEWS.face} />
-      <span className="absolute right-0 bottom-0 w-11">
-        <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
-      </span>
+      {!alone && (
+        <span className="absolute right-0 bottom-0 w-11">
+          <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
+        </span>
+      )}
     </span>
   );
 }

@@ -92,7 +92,6 @@ export function GolferView({
     scrub(next ?? (by > 0 ? motion.seconds : 0));
   };
   const onKeyDown = (event: React.KeyboardEvent) => {
-    if (event.target instanceof HTMLInputElement && event.target.type !== "range") return;
     if (event.ctrlKey || event.metaKey || event.altKey) return;
     const keys: Record<string, () => void> = {
       " ": () => setRunning(!running),
@@ -103,8 +102,7 @@ export function GolferView({
       Home: () => scrub(0),
       End: () => scrub(motion.seconds),
     };
-    const pressed =
-      event.target instanceof HTMLButtonElement && event.key === " " ? undefined : keys[event.key];
+    const pressed = keys[event.key];
     if (!pressed) return;
     pressed();
     event.preventDefault();
@@ -126,12 +124,13 @@ export function GolferView({
   };
   const ink = <GolferPicture drawn={drawn} hand={hand} view={view} look={look} className="size-full" />;
   return (
-    <section aria-label={said} className="golfer-view grid gap-2" onKeyDown={onKeyDown}>
+    <section aria-label={said} className="golfer-view grid gap-2">
       <div
         role="img"
         aria-label={`${said} ${moment ? moment.label : ""}, seen ${named ? VIEW_NAMES[named].toLowerCase() : "from aside"}.`}
         tabIndex={0}
         className="relative aspect-square print:hidden w-full cursor-grab touch-pan-y select-none active:cursor-grabbing"
+        onKeyDown={onKeyDown}
         onPointerDown={onPointer}
         onPointerMove={onPointer}
         onPointerUp={onPointer}

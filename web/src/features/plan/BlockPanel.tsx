@@ -17,7 +17,7 @@ import { Button } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
-import { BlockGolfer } from "../golfer/lazily";
+import { DrillPose } from "../golfer/DrillPose";
 import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
 import { dose } from "./dose";
 import type { PlanWork } from "./usePlanTerms";
@@ -142,12 +142,7 @@ function Alternatives({
         <li key={drill} className="border-line flex items-center gap-3 border-b py-2">
           {catalogue.drills[drill] && (
             <span className="w-14 shrink-0">
-              <BlockGolfer
-                still
-                drill={catalogue.drills[drill]}
-                block={{ rung: block.rung }}
-                hand={lesson.handedness as Hand}
-              />
+              <DrillPose alone drill={catalogue.drills[drill]} hand={lesson.handedness as Hand} />
             </span>
           )}
           <span className="flex-1">

@@ -1,6 +1,6 @@
 import type { Catalogue, Hand, PlanDay, StoredPlan } from "@/api/types";
 import { longDay, shortDay } from "@/calendar/dates";
-import { BlockGolfer } from "../golfer/lazily";
+import { DrillPose } from "../golfer/DrillPose";
 import { instruction } from "../drill/instruction";
 import { dose, halfStepOf, sameWork, speedOf } from "./dose";
 import { isStopped } from "./stopped";
@@ -69,7 +69,7 @@ function Blocks({
         <li key={i} className="flex items-start gap-3">
           {block.kind === "main" && catalogue.drills[block.drill] && (
             <span className="w-16 shrink-0">
-              <BlockGolfer still drill={catalogue.drills[block.drill]!} block={block} hand={hand} />
+              <DrillPose alone drill={catalogue.drills[block.drill]!} hand={hand} />
             </span>
           )}
           <span

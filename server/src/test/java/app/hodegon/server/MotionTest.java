@@ -103,6 +103,11 @@ class MotionTest {
                 .isGreaterThan(1.3
                         * motion("drills/disc-turn?rung=feel").path("seconds").asDouble());
         coach.get("/api/motions/drills/plain-swing?mistake=true").refused(404);
+        JsonNode set = motion("drills/across-in-three?rung=feel");
+        JsonNode first = motion("drills/across-in-three?rung=feel&halfStep=move-1");
+        assertThat(first.path("moments").size())
+                .as("the first move's own")
+                .isNotEqualTo(set.path("moments").size());
     }
 
     @Test

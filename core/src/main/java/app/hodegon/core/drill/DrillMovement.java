@@ -132,7 +132,7 @@ public record DrillMovement(
     }
 
     /** With another drill's movement at the same time. */
-    Movement on(Rung rung, DrillMovement other) {
+    public Movement on(Rung rung, DrillMovement other) {
         return with(
                 on(rung).manner(),
                 pauses,

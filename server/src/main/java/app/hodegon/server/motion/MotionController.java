@@ -76,8 +76,7 @@ class MotionController {
                 .flatMap(s -> library.halfSteps(drill, on).stream()
                         .filter(h -> h.id().equals(s))
                         .findFirst());
-        return drill.movement()
-                .flatMap(m -> Motions.moving(who(hand, school, height), m, on, step, mistake))
+        return Motions.drill(who(hand, school, height), library, drill, on, step, mistake)
                 .orElseThrow(() -> new NotFound("movement"));
     }
 
@@ -89,7 +88,7 @@ class MotionController {
             @RequestParam(defaultValue = "false") boolean mistake) {
         Rung on = Invalid.in("rung", () -> Identified.of(Rung.class, rung));
         DrillMovement moves = Invalid.in("movement", () -> DrillFile.movement(movement));
-        return Motions.moving(who("right", SCHOOL, Double.parseDouble(HEIGHT)), moves, on, Optional.empty(), mistake)
+        return Motions.moving(who("right", SCHOOL, Double.parseDouble(HEIGHT)), moves, on, mistake)
                 .orElseThrow(() -> new NotFound("movement"));
     }
 

@@ -3,6 +3,7 @@ package app.hodegon.server.motion;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.DrillMovement;
 import app.hodegon.core.drill.DrillMovement.Mistake;
 import app.hodegon.core.drill.HalfStep;
@@ -33,19 +34,38 @@ final class Motions {
         }
     }
 
-    /** A drill; empty where its mistake is wanted and not told. */
-    static Optional<MotionView> moving(
-            Who who, DrillMovement drill, Rung rung, Optional<HalfStep> halfStep, boolean mistake) {
-        if (mistake) {
-            return drill.mistaken(rung).map(movement -> {
-                Mistake wrong = drill.mistake().orElseThrow();
-                Map<Fault, Double> faults =
-                        wrong.fault().map(f -> Map.of(f, wrong.strength())).orElse(Map.of());
-                return view(who, faults, movement, wrong.look());
-            });
-        }
-        Movement movement = halfStep.map(h -> drill.on(rung, h)).orElseGet(() -> drill.on(rung));
-        return Optional.of(view(who, Map.of(), movement, drill.look()));
+    /** A drill under a half-step: a move of a set is that move's own. Empty where it, or its mistake, is not told. */
+    static Optional<MotionView> drill(
+            Who who, DrillLibrary library, Drill drill, Rung rung, Optional<HalfStep> halfStep, boolean mistake) {
+        Optional<Drill> other =
+                halfStep.flatMap(h -> h.with().stream().findFirst()).map(library::drill);
+        if (mistake || halfStep.isEmpty()) return drill.movement().flatMap(m -> moving(who, m, rung, mistake));
+        return switch (halfStep.get().kind()) {
+            case MOVE -> other.flatMap(o -> o.movement().flatMap(m -> moving(who, m, nearest(o, rung), false)));
+            case COMBINED ->
+                drill.movement()
+                        .map(m -> other.flatMap(Drill::movement)
+                                .map(o -> m.on(rung, o))
+                                .orElseGet(() -> m.on(rung)))
+                        .map(movement -> view(who, Map.of(), movement, List.of()));
+            default -> drill.movement().map(m -> view(who, Map.of(), m.on(rung, halfStep.get()), m.look()));
+        };
+    }
+
+    private static Rung nearest(Drill drill, Rung rung) {
+        if (rung.compareTo(drill.lowest()) < 0) return drill.lowest();
+        return rung.compareTo(drill.highest()) > 0 ? drill.highest() : rung;
+    }
+
+    /** Empty where a mistake is wanted and not told. */
+    static Optional<MotionView> moving(Who who, DrillMovement drill, Rung rung, boolean mistake) {
+        if (!mistake) return Optional.of(view(who, Map.of(), drill.on(rung), drill.look()));
+        return drill.mistaken(rung).map(movement -> {
+            Mistake wrong = drill.mistake().orElseThrow();
+            Map<Fault, Double> faults =
+                    wrong.fault().map(f -> Map.of(f, wrong.strength())).orElse(Map.of());
+            return view(who, faults, movement, wrong.look());
+        });
     }
 
     /**
