@@ -54,15 +54,19 @@ export default function DrillPage() {
             In mind: <strong className="text-ink">{drill.cue}</strong>
           </p>
         </header>
-        {drill.moving && <DrillGolfer drill={drill} catalogue={catalogue.data} hand={hand} />}
-        <dl className="grid gap-x-6 gap-y-2 sm:grid-cols-[8rem_1fr]">
-          {texts.map(([term, text]) => (
-            <div key={term} className="contents">
-              <dt className="text-soft">{term}</dt>
-              <dd>{text}</dd>
-            </div>
-          ))}
-        </dl>
+        <div className={drill.moving ? "grid gap-6 xl:grid-cols-[minmax(0,29rem)_minmax(0,1fr)]" : ""}>
+          {drill.moving && <DrillGolfer drill={drill} catalogue={catalogue.data} hand={hand} />}
+          <dl
+            className={`grid content-start gap-x-6 gap-y-2 ${drill.moving ? "" : "sm:grid-cols-[8rem_1fr]"}`}
+          >
+            {texts.map(([term, text]) => (
+              <div key={term} className={drill.moving ? "" : "contents"}>
+                <dt className="text-soft">{term}</dt>
+                <dd>{text}</dd>
+              </div>
+            ))}
+          </dl>
+        </div>
         {drill.caution && <Note tone="warn">{drill.caution}</Note>}
         <section aria-labelledby="rungs">
           <h2 id="rungs">On each rung</h2>

@@ -44,7 +44,7 @@ export function DrillGolfer({
         </p>
       )}
       {mistake.isError && <Failed error={mistake.error} again={() => mistake.refetch()} />}
-      <div className="max-w-xl">
+      <div className="max-w-[min(36rem,58dvh)]">
         {motion ? (
           <GolferView
             key={rung + shown}

@@ -38,7 +38,7 @@ export function TallyKeys({
               <br />
               {total(counts)} {total(counts) === 1 ? "ball" : "balls"}
             </span>
-            <div className="grid grid-cols-[repeat(auto-fill,minmax(5.75rem,1fr))] gap-1">
+            <div className="grid grid-cols-[repeat(auto-fill,minmax(6.4rem,1fr))] gap-1">
               {catalogue.ballResults
                 .filter((r) => r.kind === kind.id)
                 .map((result) => {
