@@ -1,13 +1,7 @@
 import type { Hand } from "@/api/types";
-import { ballAt, type Motion, placed, type Pose, type Thing } from "./motion";
-import type { Material } from "./looks";
-import { add, cross, dot, length, mix, squareTo, sub, times, unit, UP, type Vec } from "./vec";
-
-/** A cross-section: an ellipse about c, a wide along u and b along v. */
-export type Ring = { c: Vec; u: Vec; v: Vec; a: number; b: number };
-
-/** A part of the picture: cross-sections that are joined, closed at both ends. */
-export type Part = { id: string; material: Material; rings: Ring[] };
+import { ballAt, type Motion, placed, type Pose } from "./motion";
+import { across, limb, type Part, type Ring, round, sphere } from "./parts";
+import { add, cross, length, mix, squareTo, sub, times, unit, type Vec } from "./vec";
 
 const AT_HEIGHT = 175;
 /** Trunk, of the height. */
@@ -32,26 +26,6 @@ export function figure(pose: Pose, motion: Motion, seconds: number, hand: Hand, 
 }
 
 type At = (id: string) => Vec;
-
-const AXES: Vec[] = [[1, 0, 0], UP, [0, 0, 1]];
-
-/** The axis that lies most across all of these ways: cross-sections that are turned alike do not twist between them. */
-function across(...ways: Vec[]): Vec {
-  const most = (axis: Vec) => Math.max(...ways.map((way) => Math.abs(dot(axis, unit(way)))));
-  return AXES.reduce((best, axis) => (most(axis) < most(best) ? axis : best));
-}
-
-function round(c: Vec, r: number, along: Vec, turned: Vec): Ring {
-  const u = squareTo(turned, along);
-  return { c, u, v: cross(along, u), a: r, b: r };
-}
-
-/** A limb: radii at parts of the way. */
-function limb(id: string, material: Material, from: Vec, to: Vec, radii: [number, number][]): Part {
-  const along = unit(sub(to, from));
-  const turned = across(along);
-  return { id, material, rings: radii.map(([t, r]) => round(mix(from, to, t), r, along, turned)) };
-}
 
 /** Its heel turns up over the ball of the foot; the toes stay flat. */
 function shoe(side: string, p: At, size: number): Part {
@@ -336,17 +310,6 @@ function held(p: At, motion: Motion, size: number): Part[] {
   ];
 }
 
-function sphere(id: string, material: Material, c: Vec, r: number, flat = 1): Part {
-  return {
-    id,
-    material,
-    rings: [-1, -0.85, -0.45, 0, 0.45, 0.85, 1].map((t) => {
-      const a = Math.max(0.05, r * Math.sqrt(1 - t * t));
-      return { c: add(c, [0, t * r * flat, 0]), u: [1, 0, 0], v: [0, 0, 1], a, b: a } as Ring;
-    }),
-  };
-}
-
 function ball(motion: Motion, seconds: number, hand: Hand): Part[] {
   const at = ballAt(motion, seconds, hand);
   if (!at) return [];
@@ -361,145 +324,4 @@ function ball(motion: Motion, seconds: number, hand: Hand): Part[] {
       ]),
     );
   return parts;
-}
-
-/** How far something went with what it follows, from the beginning to now. */
-function gone(follows: string, first: Pose, now: Pose, at: Vec): Vec {
-  if (follows === "nothing") return at;
-  const [a, b] =
-    follows === "hips"
-      ? ["trail-hip", "lead-hip"]
-      : [`${follows.split("-")[0]}-heel`, `${follows.split("-")[0]}-toe`];
-  const frame = (pose: Pose) => {
-    const along = sub(pose.points[b!]!, pose.points[a!]!);
-    return { from: mix(pose.points[a!]!, pose.points[b!]!, 0.5), along: unit([along[0], 0, along[2]]) };
-  };
-  const f = frame(first);
-  const n = frame(now);
-  const off = sub(at, f.from);
-  const side = cross(UP, f.along);
-  const [x, y, z] = [dot(off, f.along), off[1], dot(off, side)];
-  return add(n.from, add(add(times(n.along, x), [0, y, 0]), times(cross(UP, n.along), z)));
-}
-
-/** What the drill is done with, as parts. */
-export function things(motion: Motion, first: Pose, now: Pose, hand: Hand): Part[] {
-  return motion.things.flatMap((thing, i) => {
-    const from = gone(thing.follows, first, now, placed(thing.from, 0, hand));
-    const to = gone(thing.follows, first, now, placed(thing.to, 0, hand));
-    return parts(thing, `${thing.kind}-${i}`, from, to);
-  });
-}
-
-function parts(thing: Thing, id: string, from: Vec, to: Vec): Part[] {
-  const lift = (y: number): Vec => add(from, [0, y, 0]);
-  const rod = (r: number, material: Material) =>
-    limb(id, material, add(from, [0, r, 0]), add(to, [0, r, 0]), [
-      [0, r],
-      [1, r],
-    ]);
-  switch (thing.kind) {
-    case "ball":
-      return [sphere(id, "ball", lift(2.1), 2.135)];
-    case "half-ball":
-      return [sphere(id, "prop", lift(0.4), 3.2, 0.55)];
-    case "squeaker":
-      return [sphere(id, "prop", lift(1.2), 3, 0.6)];
-    case "disc":
-      return [
-        {
-          id,
-          material: "prop",
-          rings: [0, 0.9].map((y) => ({ c: lift(y), u: [1, 0, 0], v: [0, 0, 1], a: 13.5, b: 13.5 }) as Ring),
-        },
-      ];
-    case "board":
-      return [
-        {
-          id,
-          material: "wood",
-          rings: [0.2, 1.6].map((y) => ({ c: lift(y), u: [1, 0, 0], v: [0, 0, 1], a: 8, b: 15 }) as Ring),
-        },
-      ];
-    case "rod":
-      return [rod(0.8, "prop")];
-    case "stick":
-      return [rod(1.1, "wood")];
-    case "roll":
-      return [rod(2.6, "prop")];
-    case "glove":
-      return [
-        limb(id, "glove", from, to, [
-          [0, 1],
-          [0.3, 3],
-          [0.8, 3.4],
-          [1, 1.4],
-        ]),
-      ];
-    case "chair":
-      return [
-        {
-          id: `${id}-seat`,
-          material: "wood",
-          rings: [-13, -9].map((y) => ({ c: lift(y), u: [1, 0, 0], v: [0, 0, 1], a: 21, b: 20 }) as Ring),
-        },
-        ...[-15, 15].flatMap((x) =>
-          [-13, 13].map((z) =>
-            limb(
-              `${id}-leg${x}${z}`,
-              "wood",
-              [from[0] + x, 0, from[2] + z],
-              [from[0] + x, from[1] - 12, from[2] + z],
-              [
-                [0, 1.6],
-                [1, 1.6],
-              ],
-            ),
-          ),
-        ),
-      ];
-    default:
-      return [];
-  }
-}
-
-/** Where the load is drawn on the ground: a quarter of a sole from above, and its load in percent of the weight. */
-export type Glow = { id: string; lead: boolean; corners: Vec[]; load: number };
-
-const HALF_WIDTH = 8;
-
-export function glows(pose: Pose): Glow[] {
-  return ["lead", "trail"].flatMap((side, foot) => {
-    const heel = pose.points[`${side}-heel`]!;
-    const toe = pose.points[`${side}-toe`]!;
-    const flat: Vec = [toe[0] - heel[0], 0, toe[2] - heel[2]];
-    const along = unit(flat);
-    const long = Math.max(14, length(flat));
-    const other = pose.points[`${side === "lead" ? "trail" : "lead"}-heel`]!;
-    const across0 = cross(along, UP);
-    const inwards = dot(sub(other, heel), across0) > 0 ? across0 : times(across0, -1);
-    const base: Vec = [toe[0] - along[0] * long, 0.15, toe[2] - along[2] * long];
-    const at = (t: number, w: number): Vec =>
-      add(add(base, times(along, t * long)), times(inwards, w * HALF_WIDTH));
-    const lifted = Math.min(heel[1], toe[1]);
-    return [0, 1, 2, 3].map((quarter) => {
-      const front = quarter < 2;
-      const inner = quarter % 2 === 0;
-      const [t0, t1] = front ? [0.5, 1.3] : [-0.3, 0.5];
-      const w = inner ? 1 : -1;
-      const wide = front ? 1 : 0.8;
-      return {
-        id: `${side}-${quarter}`,
-        lead: side === "lead",
-        corners: [
-          at(t0, 0),
-          at(t0, w * (front ? 0.95 : 0.7)),
-          at(t1 * 0.6 + t0 * 0.4, w * wide),
-          at(t1, w * (front ? 0.6 : 0.45)),
-          at(t1, 0),
-        ],
-        load: lifted > 2 ? 0 : pose.loads[foot * 4 + quarter]!,
-      };
-    });
-  });
 }

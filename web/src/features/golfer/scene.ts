@@ -1,5 +1,8 @@
 import type { Hand } from "@/api/types";
-import { figure, glows, type Glow, type Part, things } from "./figure";
+import { type Part } from "./parts";
+import { things } from "./things";
+import { glows, type Glow } from "./glows";
+import { figure } from "./figure";
 import { type Motion, type Pose, poseAt } from "./motion";
 
 /** A movement at a time; a ghost is laid behind the others, see-through. */

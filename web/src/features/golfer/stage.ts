@@ -20,7 +20,8 @@ import {
   WebGLRenderer,
 } from "three";
 import { type Camera, CENTRE, DISTANCE, TALL } from "./camera";
-import type { Glow, Part } from "./figure";
+import { type Part } from "./parts";
+import { type Glow } from "./glows";
 import type { Look, Material } from "./looks";
 import { sub, type Vec } from "./vec";
 

@@ -1,6 +1,7 @@
 import type { Camera } from "./camera";
 import { project } from "./camera";
-import type { Glow, Part } from "./figure";
+import { type Part } from "./parts";
+import { type Glow } from "./glows";
 import type { Material } from "./looks";
 import { add, dot, sub, times, unit, type Vec } from "./vec";
 

@@ -1,0 +1,141 @@
+import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
+import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Catalogue, Diagnosis } from "@/api/types";
+import { block, CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import { motionOf } from "@/testing/motion";
+import { inOrder } from "../lesson/chainShape";
+import ShowStudent from "../lesson/ShowStudent";
+import { useMotionsAhead } from "../phone/motionsAhead";
+import type { Today } from "../phone/today";
+import { shownOn } from "../plan/sheetShape";
+import BlockGolfer from "./BlockGolfer";
+import { LOOKS, lookFor } from "./looks";
+import SignSheet from "./SignSheet";
+
+const MOVING: Catalogue = {
+  ...CATALOGUE,
+  drills: Object.fromEntries(
+    Object.entries(CATALOGUE.drills).map(([id, drill]) => [id, { ...drill, moving: true }]),
+  ),
+};
+const SOUND = "GET /api/motions/swing?hand=right&school=early-return";
+
+beforeEach(() => {
+  vi.stubGlobal("matchMedia", () => ({ matches: true, addEventListener() {}, removeEventListener() {} }));
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+describe("what a coach shows", () => {
+  it("is the fault that a sign speaks for most, over sound movement, marked where to look", async () => {
+    serve({
+      "GET /api/motions/swing?fault=sway%3A1.00&hand=right&school=early-return": motionOf(90),
+      [SOUND]: motionOf(0),
+    });
+    const sign = { ...CATALOGUE.signs[0]!, shows: "sway", how: "Stand face on." };
+    const closed = vi.fn();
+    show(<SignSheet sign={sign} catalogue={CATALOGUE} hand="right" school="early-return" onClose={closed} />);
+    await screen.findByLabelText("Time in the movement");
+    expect(screen.getByText("Stand face on.")).toBeTruthy();
+    await waitFor(() => expect(document.querySelectorAll("g[opacity='0.35']").length).toBe(1));
+    expect(document.querySelectorAll("circle").length).toBeGreaterThan(0);
+    fireEvent.click(screen.getByRole("button", { name: "Close" }));
+    expect(closed).toHaveBeenCalled();
+  });
+
+  it("is the student's own chain, as strong as it is likely, and one fault alone on a tap", async () => {
+    const calls = serve({
+      "GET /api/motions/swing?fault=sway%3A0.93&hand=right&school=early-return": motionOf(80),
+      "GET /api/motions/swing?fault=sway%3A1.00&hand=right&school=early-return": motionOf(90),
+      [SOUND]: motionOf(0),
+    });
+    const back = vi.fn();
+    show(<ShowStudent lesson={LESSON} entry={LESSON.entry} catalogue={CATALOGUE} onClose={back} />);
+    const fault = await screen.findByRole("button", { name: /1\. / });
+    await screen.findByLabelText("Time in the movement");
+    fireEvent.click(fault);
+    await waitFor(() => expect(calls.some((c) => c.request.includes("sway%3A1.00"))).toBe(true));
+    expect(fault.getAttribute("aria-pressed")).toBe("true");
+    fireEvent.click(screen.getByRole("button", { name: "Back to the lesson" }));
+    expect(back).toHaveBeenCalled();
+  });
+
+  it("goes from root to ball, and takes what is possible where nothing is likely", () => {
+    const finding = (id: string, grade: string) =>
+      ({ id, grade, probability: 0.5, for: [], against: [] }) as Diagnosis["faults"][number];
+    const faults = [finding("over-the-top", "likely"), finding("sway", "likely")];
+    const of = (list: Diagnosis["faults"]) =>
+      inOrder({ ...LESSON.diagnosis, faults: list }, CATALOGUE).map((f) => f.id);
+    expect(of(faults)).toEqual(["sway", "over-the-top"]);
+    expect(of([finding("sway", "possible"), finding("over-the-top", "unlikely")])).toEqual(["sway"]);
+  });
+
+  it("is always the same person for the same name, and not for all", () => {
+    expect(lookFor("Petra Lund")).toBe(lookFor("Petra Lund"));
+    const seen = new Set(["Ada", "Bram", "Corin", "Dag", "Elva", "Finn"].map((n) => lookFor(n).id));
+    expect(seen.size).toBeGreaterThan(1);
+    expect(LOOKS.map((l) => l.id)).toContain(lookFor("").id);
+  });
+});
+
+describe("on the phone", () => {
+  const drill = MOVING.drills["disc-turn"]!;
+  const motion = "GET /api/motions/drills/disc-turn?rung=feel&hand=right&mistake=false";
+
+  it("shows the movement under its half-step, and the soles where it is not here", async () => {
+    serve({ [`${motion}&halfStep=slower`]: motionOf(50) });
+    show(<BlockGolfer drill={drill} block={{ rung: "feel", condition: "slower" }} hand="right" />);
+    await screen.findByLabelText("Time in the movement");
+    expect(screen.queryByRole("button", { name: "Down the line" })).toBeNull();
+    cleanup();
+    serve({});
+    show(<BlockGolfer drill={drill} block={{ rung: "feel" }} hand="right" />);
+    expect(await screen.findByRole("img", { name: /Disc turn/ })).toBeTruthy();
+  });
+
+  it("is one still pose where that is enough", async () => {
+    serve({ [motion]: motionOf(50) });
+    show(<BlockGolfer still drill={drill} block={{ rung: "feel" }} hand="right" />);
+    await waitFor(() => expect(document.querySelector("svg.golfer")).toBeTruthy());
+    expect(screen.queryByLabelText("Time in the movement")).toBeNull();
+  });
+
+  it("fetches the coming days' movements, each once, and none of days gone by", async () => {
+    const calls = serve({});
+    const day = (date: string, ...rungs: string[]) => ({
+      date,
+      place: "home",
+      minutes: 10,
+      blocks: rungs.map((rung) => block({ rung })),
+    });
+    const today = {
+      date: "2026-12-02",
+      handedness: "right",
+      plan: {
+        plan: { days: [day("2026-12-01", "short"), day("2026-12-02", "feel"), day("2026-12-03", "feel")] },
+      },
+    } as unknown as Today;
+    function Ahead() {
+      useMotionsAhead(today, MOVING);
+      return null;
+    }
+    render(
+      <QueryClientProvider client={new QueryClient({ defaultOptions: { queries: { retry: false } } })}>
+        <Ahead />
+      </QueryClientProvider>,
+    );
+    await waitFor(() => expect(calls.map((c) => c.request)).toEqual([motion]));
+  });
+});
+
+it("puts each drill of a sheet on paper once, on the rung it is done on first", () => {
+  const drill = MOVING.drills["disc-turn"]!;
+  const day = (rung: string) => ({ date: rung, when: "", where: "", drill, rung, lines: [] });
+  expect(shownOn({ weeks: [[day("feel"), day("short")], [day("short")]] })).toEqual([
+    { drill, rung: "feel" },
+  ]);
+  expect(shownOn({ weeks: [[{ ...day("feel"), drill: CATALOGUE.drills["disc-turn"]! }]] })).toEqual([]);
+});
