@@ -17,12 +17,14 @@ let asked: string[];
 
 function Form({ first }: { first: DrillSource }) {
   const [source, set] = useState(first);
-  drill = source;
   return (
     <MovementFields
       drill={source}
       catalogue={CATALOGUE_MOVING}
-      change={(part) => set({ ...source, ...part })}
+      change={(part) => {
+        drill = { ...source, ...part };
+        set(drill);
+      }}
     />
   );
 }
