@@ -132,7 +132,7 @@ class NothingLostTest {
             // Nothing is left to undo, and the next key still goes somewhere.
             page.keyboard().press("Tab");
             assertPlace(page, "the last undo");
-            press(page, button(page, "Choose another"));
+            press(page, button(page, "Choose what to work on"));
             page.getByRole(AriaRole.DIALOG).getByRole(AriaRole.COMBOBOX).first().selectOption("sway");
             page.getByRole(AriaRole.DIALOG).getByLabel("Why").fill("seen often");
             press(page, button(page, "Work on this"));
