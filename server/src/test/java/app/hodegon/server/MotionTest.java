@@ -156,5 +156,31 @@ class MotionTest {
         JsonNode poses = motion("poses?hand=left");
         assertThat(poses.size()).isEqualTo(DrillLibrary.standard().ids().size());
         poses.forEach(pose -> assertThat(pose.path("frames")).hasSize(1));
+        JsonNode asked =
+                motion("poses?of=step-in-swing:feel&of=step-in-swing:build&of=gone:feel&of=step-in-swing:full");
+        assertThat(asked.propertyNames()).containsExactly("step-in-swing:feel", "step-in-swing:build");
+        assertThat(asked.path("step-in-swing:feel").path("held").isNull()).isTrue();
+        assertThat(asked.path("step-in-swing:build").path("held").asString()).isEqualTo("iron");
+    }
+
+    @Test
+    void theGolferLoadsAsTheCoachTeachesAndTheStudentIsTaught() {
+        JsonNode approach = coach.get("/api/students/" + coach.student("Petra Lund") + "/approach")
+                .expect(200)
+                .body();
+        String taught = approach.at("/exceptions/pressure")
+                .asString(approach.at("/coach/pressure").asString());
+        Client petra = coach.fresh().student();
+        assertThat(loads(petra, "")).isEqualTo(loads(petra, "&school=" + taught));
+        String own = approach.at("/coach/pressure").asString();
+        assertThat(loads(coach, "")).isEqualTo(loads(coach, "&school=" + own));
+        assertThat(loads(coach, "")).isNotEqualTo(loads(coach, "&school=centred"));
+    }
+
+    private static String loads(Client client, String school) {
+        JsonNode motion = client.get("/api/motions/drills/plain-swing?rung=full" + school)
+                .expect(200)
+                .body();
+        return at(motion, "top").path("l").toString();
     }
 }

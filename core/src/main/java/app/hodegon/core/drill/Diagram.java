@@ -1,7 +1,11 @@
 package app.hodegon.core.drill;
 
+import app.hodegon.core.golfer.Movement.Kind;
+import app.hodegon.core.golfer.Movement.Spot;
+import app.hodegon.core.golfer.Movement.Thing;
 import app.hodegon.core.swing.Identified;
 import java.util.List;
+import java.util.stream.Stream;
 
 /**
  * What the picture of a drill is drawn from: two feet seen from above, things under or beside them, and one movement.
@@ -11,14 +15,24 @@ import java.util.List;
  * @param press the zones that should be loaded in the drill
  * @param move what the body or a foot does
  */
-public record Diagram(Stance stance, List<Prop> props, List<Zone> press, Move move) {
+public record Diagram(Stance stance, List<Prop> props, List<Spot> press, Move move) {
 
     public Diagram {
         props = List.copyOf(props);
         press = List.copyOf(press);
+        if (!Stream.concat(press.stream(), props.stream().map(Prop::at)).allMatch(Spot::ofAFoot)) {
+            throw new IllegalArgumentException("Only what is at a foot is drawn with the soles.");
+        }
     }
 
-    public record Prop(PropShape shape, Zone at) {}
+    /** The props as what the golfer has there. */
+    List<Thing> things() {
+        return props.stream()
+                .map(p -> new Thing(Identified.of(Kind.class, p.shape().id()), p.at()))
+                .toList();
+    }
+
+    public record Prop(PropShape shape, Spot at) {}
 
     public enum Stance implements Identified {
         NORMAL("normal"),
@@ -48,31 +62,6 @@ public record Diagram(Stance stance, List<Prop> props, List<Zone> press, Move mo
         private final String id;
 
         PropShape(String id) {
-            this.id = id;
-        }
-
-        @Override
-        public String id() {
-            return id;
-        }
-    }
-
-    /** A part of a foot, or the ground beside it. */
-    public enum Zone implements Identified {
-        TRAIL_TOE("trail-toe"),
-        TRAIL_HEEL("trail-heel"),
-        TRAIL_INNER("trail-inner"),
-        TRAIL_OUTER("trail-outer"),
-        TRAIL_SOLE("trail-sole"),
-        LEAD_TOE("lead-toe"),
-        LEAD_HEEL("lead-heel"),
-        LEAD_INNER("lead-inner"),
-        LEAD_OUTER("lead-outer"),
-        LEAD_SOLE("lead-sole");
-
-        private final String id;
-
-        Zone(String id) {
             this.id = id;
         }
 

@@ -4,6 +4,7 @@ import app.hodegon.core.approach.Approach;
 import app.hodegon.core.approach.Choice;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.golfer.Movement;
 import java.util.Arrays;
 import java.util.List;
 import java.util.Map;
@@ -239,6 +240,17 @@ public record Drill(
     public boolean isDoneAt(Place place) {
         return places.contains(place)
                 || place == Place.GARDEN && (places.contains(Place.HOME) || places.contains(Place.RANGE));
+    }
+
+    /** As the golfer does it on a rung; empty where that is not told. */
+    public Optional<Movement> movement(Rung rung) {
+        return movement.map(m -> m.on(rung, speed(rung)));
+    }
+
+    /** Of the rungs it covers the nearest to this one. */
+    Rung nearest(Rung rung) {
+        if (rung.compareTo(lowest) < 0) return lowest;
+        return rung.compareTo(highest) > 0 ? highest : rung;
     }
 
     /** Percent of full speed on this rung. */

@@ -7,9 +7,9 @@ import app.hodegon.core.drill.Diagram.Move;
 import app.hodegon.core.drill.Diagram.Prop;
 import app.hodegon.core.drill.Diagram.PropShape;
 import app.hodegon.core.drill.Diagram.Stance;
-import app.hodegon.core.drill.Diagram.Zone;
 import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.drill.Drill.Pace;
+import app.hodegon.core.golfer.Movement.Spot;
 import app.hodegon.core.swing.Identified;
 import java.util.ArrayList;
 import java.util.Arrays;
@@ -135,7 +135,7 @@ public final class DrillFile {
      */
     public static DrillMovement movement(String json) {
         try {
-            return MovementFile.read(JSON.readTree(json));
+            return MovementFile.read(JSON.readTree(json), List.of());
         } catch (JacksonException noJson) {
             throw new IllegalArgumentException("is no JSON.");
         }
@@ -180,7 +180,7 @@ public final class DrillFile {
         Map<String, String> props = new LinkedHashMap<>();
         drill.diagram().props().forEach(p -> props.put(p.at().id(), p.shape().id()));
         if (!props.isEmpty()) props.forEach(diagram.putObject("props")::put);
-        put(diagram, "press", drill.diagram().press().stream().map(Zone::id).toList());
+        put(diagram, "press", drill.diagram().press().stream().map(Spot::id).toList());
         if (drill.diagram().move() != Move.NONE) {
             diagram.put("move", drill.diagram().move().id());
         }
@@ -190,7 +190,9 @@ public final class DrillFile {
         put(node, "firstFor", sorted(drill.favour().choices()));
         put(node, "firstForSchools", sorted(drill.favour().schools()));
         put(node, drill.ways());
-        drill.movement().ifPresent(m -> MovementFile.put(node.putObject("movement"), m));
+        drill.movement()
+                .ifPresent(m -> MovementFile.put(
+                        node.putObject("movement"), m, drill.diagram().things()));
         return node;
     }
 
@@ -305,7 +307,7 @@ public final class DrillFile {
                     Set.copyOf(each("firstFor", c -> Identified.of(Choice.class, c))),
                     Set.copyOf(each("firstForSchools", s -> Identified.of(PressureSchool.class, s))));
             Drill.Ways ways = new Drill.Ways(halfSteps(), speeds(), strings("moves"), strings("combines"));
-            Optional<DrillMovement> movement = movement();
+            Optional<DrillMovement> movement = movement(diagram);
             if (problems.size() > before) return Optional.empty();
             return Optional.of(new Drill(
                     id,
@@ -342,11 +344,11 @@ public final class DrillFile {
                     movement));
         }
 
-        private Optional<DrillMovement> movement() {
+        private Optional<DrillMovement> movement(Diagram diagram) {
             JsonNode movement = node.path("movement");
             if (movement.isMissingNode() || movement.isNull()) return Optional.empty();
             try {
-                return Optional.of(MovementFile.read(movement));
+                return Optional.of(MovementFile.read(movement, diagram.things()));
             } catch (IllegalArgumentException wrong) {
                 wrong(".movement", wrong.getMessage());
                 return Optional.empty();
@@ -523,19 +525,24 @@ public final class DrillFile {
             List<Prop> props = new ArrayList<>();
             diagram.path("props").properties().forEach(e -> {
                 try {
-                    props.add(new Prop(
-                            Identified.of(PropShape.class, e.getValue().asString("")),
-                            Identified.of(Zone.class, e.getKey())));
+                    props.add(
+                            new Prop(Identified.of(PropShape.class, e.getValue().asString("")), foot(e.getKey())));
                 } catch (IllegalArgumentException unknown) {
                     in.wrong(".props", unknown.getMessage());
                 }
             });
-            List<Zone> press = in.each("press", z -> Identified.of(Zone.class, z));
+            List<Spot> press = in.each("press", Reader::foot);
             return new Diagram(
                     in.one("stance", Stance.NORMAL, s -> Identified.of(Stance.class, s)),
                     props,
                     press,
                     in.one("move", Move.NONE, m -> Identified.of(Move.class, m)));
+        }
+
+        private static Spot foot(String id) {
+            Spot spot = Identified.of(Spot.class, id);
+            if (!spot.ofAFoot()) throw new IllegalArgumentException(id + " is no part of a foot.");
+            return spot;
         }
 
         private <T> T one(String field, T otherwise, Function<String, T> read) {

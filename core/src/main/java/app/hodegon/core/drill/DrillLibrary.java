@@ -1,5 +1,6 @@
 package app.hodegon.core.drill;
 
+import app.hodegon.core.golfer.Movement;
 import app.hodegon.core.swing.UnknownIdException;
 import java.io.IOException;
 import java.io.InputStream;
@@ -94,6 +95,22 @@ public final class DrillLibrary {
 
     public Collection<Drill> all() {
         return drills.values();
+    }
+
+    /** How a drill moves on a rung under a half-step, where that is told: a move of a set is that move's own. */
+    public Optional<Movement> movement(Drill drill, Rung rung, HalfStep step) {
+        Optional<Drill> other =
+                step.with().stream().findFirst().filter(this::has).map(this::drill);
+        int speed = drill.speed(rung);
+        return switch (step.kind()) {
+            case MOVE -> other.flatMap(o -> o.movement(o.nearest(rung)));
+            case COMBINED ->
+                drill.movement()
+                        .map(m -> other.flatMap(Drill::movement)
+                                .map(o -> m.on(rung, speed, o))
+                                .orElseGet(() -> m.on(rung, speed)));
+            default -> drill.movement().map(m -> m.on(rung, speed, step));
+        };
     }
 
     public boolean has(String id) {

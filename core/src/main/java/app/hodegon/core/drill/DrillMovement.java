@@ -20,8 +20,8 @@ import java.util.Optional;
 import java.util.stream.Stream;
 
 /**
- * How a drill moves: what is its own, whatever the rung; length, tempo, hands, club and ball are the rung's unless the
- * drill says otherwise of it.
+ * How a drill moves: what is its own, whatever the rung; length, hands, club and ball are the rung's unless the
+ * drill says otherwise of it, and the pace is the speed that the drill is done at there.
  *
  * @param things what it is done with
  * @param look where to look
@@ -58,30 +58,22 @@ public record DrillMovement(
     }
 
     /** What is otherwise on a rung. */
-    public record Form(
-            Optional<Double> length,
-            Optional<Double> tempo,
-            Optional<Hands> hands,
-            Optional<Club> club,
-            Optional<Ball> ball) {
+    public record Form(Optional<Double> length, Optional<Hands> hands, Optional<Club> club, Optional<Ball> ball) {
 
-        static final Form USUAL =
-                new Form(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        static final Form USUAL = new Form(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
 
         private Manner over(Manner usual) {
             return new Manner(
                     length.orElse(usual.length()),
-                    tempo.orElse(usual.tempo()),
+                    usual.tempo(),
                     hands.orElse(usual.hands()),
                     club.orElse(usual.club()),
                     ball.orElse(usual.ball()));
         }
     }
 
-    private static final double SLOWER = 0.6;
-    private static final double FASTER = 1.3;
-    private static final double FASTEST = 130;
-    private static final double SLOWEST = 15;
+    private static final int SLOWEST = 20;
+    private static final int FASTEST = 100;
 
     public DrillMovement {
         pauses = Map.copyOf(pauses);
@@ -93,61 +85,48 @@ public record DrillMovement(
         forms = forms.isEmpty() ? Map.of() : new EnumMap<>(forms);
     }
 
-    /** What a rung usually is. */
-    static Manner usual(Rung rung) {
+    /** What a rung usually is, at this speed. */
+    private static Manner usual(Rung rung, int speed) {
         return switch (rung) {
-            case PREPARE -> new Manner(100, 40, Hands.CROSSED, Club.NONE, Ball.NONE);
-            case FEEL -> new Manner(100, 50, Hands.CROSSED, Club.NONE, Ball.NONE);
-            case REHEARSE -> new Manner(100, 55, Hands.CLUB, Club.IRON, Ball.NONE);
-            case SHORT -> new Manner(50, 70, Hands.CLUB, Club.WEDGE, Ball.TEE);
-            case BUILD -> new Manner(75, 85, Hands.CLUB, Club.IRON, Ball.GROUND);
-            case FULL -> new Manner(100, 100, Hands.CLUB, Club.IRON, Ball.GROUND);
-            case TRANSFER -> new Manner(100, 100, Hands.CLUB, Club.DRIVER, Ball.TEE);
+            case PREPARE, FEEL -> new Manner(100, speed, Hands.CROSSED, Club.NONE, Ball.NONE);
+            case REHEARSE -> new Manner(100, speed, Hands.CLUB, Club.IRON, Ball.NONE);
+            case SHORT -> new Manner(50, speed, Hands.CLUB, Club.WEDGE, Ball.TEE);
+            case BUILD -> new Manner(75, speed, Hands.CLUB, Club.IRON, Ball.GROUND);
+            case FULL -> new Manner(100, speed, Hands.CLUB, Club.IRON, Ball.GROUND);
+            case TRANSFER -> new Manner(100, speed, Hands.CLUB, Club.DRIVER, Ball.TEE);
         };
     }
 
-    /** As done on a rung. */
-    public Movement on(Rung rung) {
-        return with(forms.getOrDefault(rung, Form.USUAL).over(usual(rung)), pauses, settings, List.of());
+    private Manner manner(Rung rung, int speed) {
+        return forms.getOrDefault(rung, Form.USUAL).over(usual(rung, speed));
     }
 
-    /** As done on a rung under a half-step; most of them change nothing that shows. */
-    public Movement on(Rung rung, HalfStep step) {
-        Movement plain = on(rung);
-        Manner m = plain.manner();
+    /** @param speed percent of full, {@value #SLOWEST} to {@value #FASTEST} */
+    public Movement on(Rung rung, int speed) {
+        return with(manner(rung, speed), pauses, settings, List.of());
+    }
+
+    /** Under a half-step; what some of them change does not show. */
+    public Movement on(Rung rung, int speed, HalfStep step) {
+        Manner m = manner(rung, Math.max(SLOWEST, Math.min(FASTEST, speed + step.speed())));
         return switch (step.id()) {
-            case "slower" -> with(tempo(m, SLOWER), pauses, settings, List.of());
-            case "faster" -> with(tempo(m, FASTER), pauses, settings, List.of());
-            case "no-club" ->
-                with(
-                        new Manner(m.length(), m.tempo(), Hands.CROSSED, Club.NONE, Ball.NONE),
-                        pauses,
-                        settings,
-                        List.of());
-            case "with-club" ->
-                with(new Manner(m.length(), m.tempo(), Hands.STICK, Club.NONE, m.ball()), pauses, settings, List.of());
+            case "no-club" -> with(m.holding(Hands.CROSSED), pauses, settings, List.of());
+            case "with-club" -> with(m.holding(Hands.STICK), pauses, settings, List.of());
             case "no-pause" -> with(m, Map.of(), settings, List.of());
-            default -> plain;
+            default -> with(m, pauses, settings, List.of());
         };
     }
 
     /** With another drill's movement at the same time. */
-    public Movement on(Rung rung, DrillMovement other) {
-        return with(
-                on(rung).manner(),
-                pauses,
-                Stream.concat(other.settings.stream(), settings.stream()).toList(),
-                List.of());
+    public Movement on(Rung rung, int speed, DrillMovement other) {
+        List<Setting> both =
+                Stream.concat(other.settings.stream(), settings.stream()).toList();
+        return with(manner(rung, speed), pauses, both, List.of());
     }
 
     /** As the usual mistake has it, but for the fault in it; empty where none is told. */
-    public Optional<Movement> mistaken(Rung rung) {
-        return mistake.map(wrong -> with(on(rung).manner(), pauses, settings, wrong.settings()));
-    }
-
-    private static Manner tempo(Manner m, double factor) {
-        double tempo = Math.max(SLOWEST, Math.min(FASTEST, m.tempo() * factor));
-        return new Manner(m.length(), tempo, m.hands(), m.club(), m.ball());
+    public Optional<Movement> mistaken(Rung rung, int speed) {
+        return mistake.map(wrong -> with(manner(rung, speed), pauses, settings, wrong.settings()));
     }
 
     private Movement with(Manner manner, Map<Checkpoint, Double> held, List<Setting> set, List<Setting> wrong) {

@@ -6,8 +6,8 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Diagram.Move;
 import app.hodegon.core.drill.Diagram.PropShape;
 import app.hodegon.core.drill.Diagram.Stance;
-import app.hodegon.core.drill.Diagram.Zone;
 import app.hodegon.core.drill.Drill.Pace;
+import app.hodegon.core.golfer.Movement.Spot;
 import app.hodegon.core.swing.Identified;
 import java.util.Arrays;
 import java.util.List;
@@ -18,6 +18,8 @@ import tools.jackson.databind.node.ObjectNode;
 /** The published description of the drill file (JSON Schema 2020-12), made from the same types that read it. */
 public final class DrillSchema {
 
+    private static final List<String> FEET =
+            Arrays.stream(Spot.values()).filter(Spot::ofAFoot).map(Spot::id).toList();
     private static final JsonMapper JSON = new JsonMapper();
 
     private DrillSchema() {}
@@ -115,9 +117,9 @@ public final class DrillSchema {
         ObjectNode props = fields.putObject("props");
         props.put("type", "object");
         props.put("description", "What lies where: a zone of a foot and the thing there.");
-        values(props.putObject("propertyNames"), Identified.ids(Zone.class));
+        values(props.putObject("propertyNames"), FEET);
         values(props.putObject("additionalProperties"), Identified.ids(PropShape.class));
-        list(fields, "press", Identified.ids(Zone.class));
+        list(fields, "press", FEET);
         choice(fields, "move", Identified.ids(Move.class));
     }
 

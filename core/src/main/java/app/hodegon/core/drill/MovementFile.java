@@ -42,8 +42,11 @@ final class MovementFile {
 
     private MovementFile() {}
 
-    /** @throws IllegalArgumentException if something is wrong */
-    static DrillMovement read(JsonNode node) {
+    /**
+     * @param drawn what is drawn with the drill's soles: the golfer has the same where nothing else is said
+     * @throws IllegalArgumentException if something is wrong
+     */
+    static DrillMovement read(JsonNode node, List<Thing> drawn) {
         if (!node.isObject()) throw new IllegalArgumentException("must be an object.");
         known(node, FIELDS);
         Map<Checkpoint, Double> pauses = new EnumMap<>(Checkpoint.class);
@@ -58,7 +61,7 @@ final class MovementFile {
                     number(step.path("along"), "along", -120, 120),
                     number(step.path("in"), "in", -50, 50)));
         }
-        List<Thing> things = new ArrayList<>();
+        List<Thing> things = new ArrayList<>(node.has("things") ? List.of() : drawn);
         each(
                 node,
                 "things",
@@ -98,10 +101,9 @@ final class MovementFile {
     }
 
     private static Form form(JsonNode node) {
-        known(node, Set.of("length", "tempo", "hands", "club", "ball"));
+        known(node, Set.of("length", "hands", "club", "ball"));
         return new Form(
                 node.has("length") ? Optional.of(number(node.path("length"), "length", 10, 110)) : Optional.empty(),
-                node.has("tempo") ? Optional.of(number(node.path("tempo"), "tempo", 15, 130)) : Optional.empty(),
                 optional(node, "hands", Hands.class),
                 optional(node, "club", Club.class),
                 optional(node, "ball", Ball.class));
@@ -160,7 +162,7 @@ final class MovementFile {
         });
     }
 
-    static void put(ObjectNode node, DrillMovement movement) {
+    static void put(ObjectNode node, DrillMovement movement, List<Thing> drawn) {
         if (movement.base() != Base.SWING) node.put("base", movement.base().id());
         if (movement.stance() != Stance.USUAL)
             node.put("stance", movement.stance().id());
@@ -182,7 +184,7 @@ final class MovementFile {
             }
         }
         put(node, movement.settings());
-        if (!movement.things().isEmpty()) {
+        if (!movement.things().equals(drawn)) {
             ObjectNode things = node.putObject("things");
             movement.things().forEach(t -> things.put(t.spot().id(), t.kind().id()));
         }
@@ -207,7 +209,6 @@ final class MovementFile {
             movement.forms().forEach((rung, form) -> {
                 ObjectNode one = on.putObject(rung.id());
                 form.length().ifPresent(v -> put(one, "length", v));
-                form.tempo().ifPresent(v -> put(one, "tempo", v));
                 form.hands().ifPresent(v -> one.put("hands", v.id()));
                 form.club().ifPresent(v -> one.put("club", v.id()));
                 form.ball().ifPresent(v -> one.put("ball", v.id()));
@@ -242,7 +243,8 @@ final class MovementFile {
         node.put("type", "object");
         node.put(
                 "description",
-                "How the golfer does it. What a rung usually is (hands, club, ball, length, tempo) need not be said.");
+                "How the golfer does it. What a rung usually is (hands, club, ball, length) and what is drawn with the soles"
+                        + " need not be said.");
         node.put("additionalProperties", false);
         ObjectNode fields = node.putObject("properties");
         choice(fields.putObject("base"), Identified.ids(Base.class));
@@ -279,7 +281,6 @@ final class MovementFile {
                 on.putObject("additionalProperties").put("type", "object").put("additionalProperties", false);
         ObjectNode manner = form.putObject("properties");
         manner.putObject("length").put("type", "number").put("minimum", 10).put("maximum", 110);
-        manner.putObject("tempo").put("type", "number").put("minimum", 15).put("maximum", 130);
         choice(manner.putObject("hands"), Identified.ids(Hands.class));
         choice(manner.putObject("club"), Identified.ids(Club.class));
         choice(manner.putObject("ball"), Identified.ids(Ball.class));

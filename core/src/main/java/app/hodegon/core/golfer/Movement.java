@@ -67,6 +67,11 @@ public record Movement(
             if (!(length >= 10 && length <= 110)) throw new IllegalArgumentException("length must be 10 to 110 %.");
             if (!(tempo >= 15 && tempo <= 130)) throw new IllegalArgumentException("tempo must be 15 to 130 %.");
         }
+
+        /** With something else in the hands than what swings; nothing is hit with it. */
+        public Manner holding(Hands others) {
+            return new Manner(length, tempo, others, Club.NONE, Ball.NONE);
+        }
     }
 
     /** What the hands swing. */
@@ -191,7 +196,8 @@ public record Movement(
         ROD("rod"),
         DISC("disc"),
         HALF_BALL("half-ball"),
-        ROLL("roll"),
+        /** A foam half-roll, or balls under a towel, across. */
+        WEDGE("wedge"),
         STICK("stick"),
         SQUEAKER("squeaker"),
         BOARD("board"),
@@ -210,7 +216,7 @@ public record Movement(
         }
     }
 
-    /** Where a thing is. */
+    /** Where a thing is: a part of a foot, or the ground beside it; or elsewhere. */
     public enum Spot implements Identified {
         TRAIL_TOE("trail-toe"),
         TRAIL_HEEL("trail-heel"),
@@ -248,6 +254,11 @@ public record Movement(
         @Override
         public String id() {
             return id;
+        }
+
+        /** Whether it is a part of a foot, or the ground beside it. */
+        public boolean ofAFoot() {
+            return compareTo(LEAD_SOLE) <= 0;
         }
     }
 

@@ -102,7 +102,7 @@ public record Placed(Movement.Kind kind, Follows follows, Point from, Point to) 
             return new Placed(thing.kind(), Follows.NOTHING, ground(middle.minus(along)), ground(middle.plus(along)));
         }
 
-        /** A disc and boards go with the foot; a rod lies along it; a roll lies across. */
+        /** A disc and boards go with the foot; a rod lies along it; a wedge lies across. */
         private Placed under(Thing thing, boolean lead, double along, double out) {
             Point place = ground(foot(lead, along, out));
             return switch (thing.kind()) {
@@ -111,7 +111,7 @@ public record Placed(Movement.Kind kind, Follows follows, Point from, Point to) 
                 case ROD, STICK ->
                     new Placed(
                             thing.kind(), Follows.NOTHING, ground(foot(lead, -0.4, out)), ground(foot(lead, 1.6, out)));
-                case ROLL -> {
+                case WEDGE -> {
                     Point across = new Point(HALF_A_FOOT * 1.8, 0, 0);
                     yield new Placed(thing.kind(), Follows.NOTHING, place.minus(across), place.plus(across));
                 }

@@ -1,12 +1,12 @@
 package app.hodegon.core.plan;
 
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.drill.Diagram.Zone;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.golfer.Movement.Spot;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import java.util.ArrayList;
@@ -63,7 +63,7 @@ final class Cautions {
     private static boolean standsOnProp(Drill drill) {
         return drill.diagram().props().stream()
                 .map(p -> p.at())
-                .anyMatch(z -> z != Zone.TRAIL_INNER || drill.careWith().size() > 1);
+                .anyMatch(z -> z != Spot.TRAIL_INNER || drill.careWith().size() > 1);
     }
 
     private static boolean swingsClub(Day day) {

@@ -6,7 +6,6 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.drill.Diagram.Zone;
 import app.hodegon.core.drill.DrillMovement.Mistake;
 import app.hodegon.core.golfer.BodyPoint;
 import app.hodegon.core.golfer.Coordinate;
@@ -15,6 +14,7 @@ import app.hodegon.core.golfer.Motion;
 import app.hodegon.core.golfer.Motion.Frame;
 import app.hodegon.core.golfer.Movement;
 import app.hodegon.core.golfer.Movement.Club;
+import app.hodegon.core.golfer.Movement.Spot;
 import app.hodegon.core.golfer.Pace;
 import app.hodegon.core.golfer.Performance;
 import app.hodegon.core.golfer.Placed;
@@ -49,13 +49,13 @@ class DrillMovementTest {
     }
 
     private static Performance right(Drill drill, Rung rung) {
-        return performed(drill.movement().orElseThrow().on(rung), Map.of());
+        return performed(drill.movement(rung).orElseThrow(), Map.of());
     }
 
     private static Performance wrong(Drill drill, Rung rung) {
         Mistake mistake = drill.movement().orElseThrow().mistake().orElseThrow();
         return performed(
-                drill.movement().orElseThrow().mistaken(rung).orElseThrow(),
+                drill.movement().orElseThrow().mistaken(rung, drill.speed(rung)).orElseThrow(),
                 mistake.fault().map(f -> Map.of(f, mistake.strength())).orElse(Map.of()));
     }
 
@@ -149,14 +149,14 @@ class DrillMovementTest {
     @MethodSource("drills")
     void whatTheDiagramPressesIsLoaded(Drill drill) {
         Performance performance = right(drill, drill.lowest());
-        for (Zone zone : drill.diagram().press()) {
+        for (Spot zone : drill.diagram().press()) {
             boolean loaded = performance.moments().stream().anyMatch(m -> isLoaded(performance, zone, m.seconds()));
             assertThat(loaded).as(drill.id() + ": " + zone.id()).isTrue();
         }
     }
 
     /** A part bears more than its half of the foot; a whole sole at least its half of both. */
-    private static boolean isLoaded(Performance performance, Zone zone, double t) {
+    private static boolean isLoaded(Performance performance, Spot zone, double t) {
         Foot foot = zone.id().startsWith("lead") ? Foot.LEAD : Foot.TRAIL;
         double whole = load(performance, foot, t);
         if (zone.id().endsWith("-sole")) {
@@ -206,15 +206,7 @@ class DrillMovementTest {
                     .orElseThrow();
             assertThat(nearest).as(drill.id() + ": " + thing.kind().id()).isLessThan(20);
         }
-        if (NOT_OF_THE_FEET.contains(drill.id())) return;
-        assertThat(drill.movement().orElseThrow().things().isEmpty())
-                .as(drill.id() + ": what is drawn under the soles is there")
-                .isEqualTo(drill.diagram().props().isEmpty());
     }
-
-    /** What they are done with is in the hands, on the body, a chair, or the ball that is hit. */
-    private static final Set<String> NOT_OF_THE_FEET =
-            Set.of("seated-hip-roll", "pocket-glove", "set-up-stick", "forward-ball", "grip-turns");
 
     @ParameterizedTest
     @MethodSource("drills")
@@ -246,10 +238,10 @@ class DrillMovementTest {
         Drill disc = LIBRARY.drill("disc-turn");
         DrillMovement movement = disc.movement().orElseThrow();
         double plain = right(disc, Rung.FEEL).duration();
-        assertThat(performed(movement.on(Rung.FEEL, HalfStep.STANDARD.get("slower")), Map.of())
+        assertThat(performed(movement.on(Rung.FEEL, disc.speed(Rung.FEEL), HalfStep.STANDARD.get("slower")), Map.of())
                         .duration())
                 .isGreaterThan(1.3 * plain);
-        assertThat(movement.on(Rung.FEEL, HalfStep.STANDARD.get("with-club"))
+        assertThat(movement.on(Rung.FEEL, 50, HalfStep.STANDARD.get("with-club"))
                         .manner()
                         .hands()
                         .id())
@@ -257,7 +249,7 @@ class DrillMovementTest {
         Drill hold = LIBRARY.drill("top-hold");
         assertThat(hold.movement()
                         .orElseThrow()
-                        .on(Rung.REHEARSE, HalfStep.STANDARD.get("no-pause"))
+                        .on(Rung.REHEARSE, 50, HalfStep.STANDARD.get("no-pause"))
                         .pauses())
                 .isEmpty();
     }
@@ -275,7 +267,7 @@ class DrillMovementTest {
                 "{\"things\":{\"trail-toe\":\"piano\"}}",
                 "{\"names\":{\"top\":\"\"}}",
                 "{\"mistake\":{\"strength\":2}}",
-                "{\"on\":{\"feel\":{\"tempo\":900}}}",
+                "{\"on\":{\"feel\":{\"length\":900}}}",
                 "{\"twirl\":1}",
                 "\"swing\""
             })
@@ -286,6 +278,24 @@ class DrillMovementTest {
         assertThatThrownBy(() -> DrillFile.read(broken, Set.of()))
                 .isInstanceOf(DrillFile.Broken.class)
                 .hasMessageContaining("[0].movement");
+    }
+
+    @Test
+    void theGolferHasWhatIsDrawnWithTheSolesUnlessTheDrillSaysOtherwise() {
+        assertThat(LIBRARY.drill("disc-turn").movement().orElseThrow().things())
+                .isEqualTo(LIBRARY.drill("disc-turn").diagram().things())
+                .isNotEmpty();
+        assertThat(LIBRARY.drill("forward-ball").movement().orElseThrow().things())
+                .as("the ball that is drawn is the one that is hit")
+                .isEmpty();
+    }
+
+    @Test
+    void aDrillIsShownAsFastAsItIsAskedFor() {
+        Drill disc = LIBRARY.drill("disc-turn");
+        for (Rung rung : rungs(disc)) {
+            assertThat(disc.movement(rung).orElseThrow().manner().tempo()).isEqualTo(disc.speed(rung));
+        }
     }
 
     @Test

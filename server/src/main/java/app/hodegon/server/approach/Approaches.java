@@ -6,6 +6,7 @@ import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Source;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Accounts;
+import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import java.util.HashMap;
 import java.util.List;
@@ -45,6 +46,13 @@ public class Approaches {
         Map<String, String> answers = new HashMap<>(approaches.ofCoach(coach));
         answers.putAll(approaches.ofStudent(student));
         return Approach.of(answers);
+    }
+
+    /** How this coach teaches, or this student is taught. */
+    public Approach of(Account account) {
+        if (account.role() == Account.Role.COACH) return ofCoach(account.id());
+        StoredStudent student = students.self(account);
+        return forStudent(student.coachId(), student.id());
     }
 
     /** How well this coach's sources repeat. */

@@ -8,9 +8,11 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.DrillMovement;
 import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.golfer.Movement;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.catalogue.ReadableDrills;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
@@ -39,16 +41,20 @@ import org.springframework.web.bind.annotation.RestController;
 class MotionController {
 
     private static final int LONGEST_MOVEMENT = 20_000;
+    private static final String RIGHT = "right";
+    private static final int MOST_POSES = 80;
+    private static final String POSE = "[a-z0-9-]{1,60}:[a-z]{1,20}";
     private static final int MOST_FAULTS = 18;
     private static final String FAULT = "[a-z-]{1,40}:(0(\\.\\d{1,3})?|1(\\.0{1,3})?)";
     private static final double WEAKEST = 0.01;
     private static final String HEIGHT = "175";
-    private static final String SCHOOL = "early-return";
 
     private final ReadableDrills readable;
+    private final Approaches approaches;
 
-    MotionController(ReadableDrills readable) {
+    MotionController(ReadableDrills readable, Approaches approaches) {
         this.readable = readable;
+        this.approaches = approaches;
     }
 
     /**
@@ -64,8 +70,8 @@ class MotionController {
             @RequestParam(required = false) String rung,
             @RequestParam(required = false) String halfStep,
             @RequestParam(defaultValue = "false") boolean mistake,
-            @RequestParam(defaultValue = "right") String hand,
-            @RequestParam(defaultValue = SCHOOL) String school,
+            @RequestParam(defaultValue = RIGHT) String hand,
+            @RequestParam(required = false) String school,
             @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
         DrillLibrary library = readable.of(account);
         if (!library.has(id)) throw new NotFound("drill");
@@ -76,31 +82,53 @@ class MotionController {
                 .flatMap(s -> library.halfSteps(drill, on).stream()
                         .filter(h -> h.id().equals(s))
                         .findFirst());
-        return Motions.drill(who(hand, school, height), library, drill, on, step, mistake)
-                .orElseThrow(() -> new NotFound("movement"));
+        Who who = who(account, hand, school, height);
+        Optional<MotionView> shown = mistake
+                ? drill.movement().flatMap(m -> Motions.mistake(who, m, on, drill.speed(on)))
+                : Motions.drill(who, library, drill, on, step);
+        return shown.orElseThrow(() -> new NotFound("movement"));
     }
 
     /** A movement of a drill that is being written; no more of it is kept. */
     @PostMapping(path = "/preview", consumes = MediaType.APPLICATION_JSON_VALUE)
     MotionView preview(
+            @AuthenticationPrincipal Account coach,
             @RequestBody @Size(max = LONGEST_MOVEMENT) String movement,
             @RequestParam String rung,
+            @RequestParam(required = false) @Min(20) @Max(100) Integer speed,
             @RequestParam(defaultValue = "false") boolean mistake) {
         Rung on = Invalid.in("rung", () -> Identified.of(Rung.class, rung));
         DrillMovement moves = Invalid.in("movement", () -> DrillFile.movement(movement));
-        return Motions.moving(who("right", SCHOOL, Double.parseDouble(HEIGHT)), moves, on, mistake)
-                .orElseThrow(() -> new NotFound("movement"));
+        Who who = who(coach, RIGHT, null, Movement.FOR_HEIGHT);
+        int asked = speed == null ? on.speed() : speed;
+        if (!mistake) return Motions.right(who, moves, on, asked);
+        return Motions.mistake(who, moves, on, asked).orElseThrow(() -> new NotFound("mistake"));
     }
 
-    /** The one picture that shows most, of every drill that has a movement, by id. */
+    /**
+     * The one picture that shows most, of many drills at once; what has no movement is left out.
+     *
+     * @param of drill and rung, such as disc-turn:feel; none for every drill on its lowest rung
+     * @return by drill, or as asked for
+     */
     @GetMapping("/poses")
     Map<String, MotionView> poses(
-            @AuthenticationPrincipal Account account, @RequestParam(defaultValue = "right") String hand) {
+            @AuthenticationPrincipal Account account,
+            @RequestParam(defaultValue = "") @Size(max = MOST_POSES) List<@Pattern(regexp = POSE) String> of,
+            @RequestParam(defaultValue = RIGHT) String hand) {
         DrillLibrary library = readable.of(account);
-        Who who = who(hand, SCHOOL, Double.parseDouble(HEIGHT));
+        Who who = who(account, hand, null, Movement.FOR_HEIGHT);
         Map<String, MotionView> poses = new LinkedHashMap<>();
-        for (String id : library.ids()) {
-            Motions.pose(who, library.drill(id)).ifPresent(pose -> poses.put(id, pose));
+        if (of.isEmpty()) {
+            for (Drill drill : library.all()) {
+                Motions.pose(who, drill, drill.lowest()).ifPresent(pose -> poses.put(drill.id(), pose));
+            }
+        }
+        for (String one : of) {
+            String[] parts = one.split(":");
+            Rung rung = Invalid.in("of", () -> Identified.of(Rung.class, parts[1]));
+            if (!library.has(parts[0]) || !library.drill(parts[0]).covers(rung)) continue;
+            Motions.pose(who, library.drill(parts[0]), rung).ifPresent(pose -> poses.put(one, pose));
         }
         return poses;
     }
@@ -112,9 +140,10 @@ class MotionController {
      */
     @GetMapping("/swing")
     MotionView swing(
+            @AuthenticationPrincipal Account account,
             @RequestParam(defaultValue = "") @Size(max = MOST_FAULTS) List<@Pattern(regexp = FAULT) String> fault,
-            @RequestParam(defaultValue = "right") String hand,
-            @RequestParam(defaultValue = SCHOOL) String school,
+            @RequestParam(defaultValue = RIGHT) String hand,
+            @RequestParam(required = false) String school,
             @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
         Map<Fault, Double> faults = new LinkedHashMap<>();
         for (String one : fault) {
@@ -123,13 +152,16 @@ class MotionController {
                     Invalid.in("fault", () -> Identified.of(Fault.class, parts[0])),
                     Math.max(WEAKEST, Double.parseDouble(parts[1])));
         }
-        return Motions.swing(who(hand, school, height), faults);
+        return Motions.swing(who(account, hand, school, height), faults);
     }
 
-    private static Who who(String hand, String school, double height) {
+    /** @param school null for what the coach teaches, or the student is taught */
+    private Who who(Account account, String hand, String school, double height) {
         return new Who(
                 Invalid.in("hand", () -> Identified.of(Handedness.class, hand)),
-                Invalid.in("school", () -> Identified.of(PressureSchool.class, school)),
+                school == null
+                        ? approaches.of(account).school()
+                        : Invalid.in("school", () -> Identified.of(PressureSchool.class, school)),
                 height);
     }
 }

@@ -34,33 +34,25 @@ final class Motions {
         }
     }
 
-    /** A drill under a half-step: a move of a set is that move's own. Empty where it, or its mistake, is not told. */
+    /** Empty where the drill's movement is not told. */
     static Optional<MotionView> drill(
-            Who who, DrillLibrary library, Drill drill, Rung rung, Optional<HalfStep> halfStep, boolean mistake) {
-        Optional<Drill> other =
-                halfStep.flatMap(h -> h.with().stream().findFirst()).map(library::drill);
-        if (mistake || halfStep.isEmpty()) return drill.movement().flatMap(m -> moving(who, m, rung, mistake));
-        return switch (halfStep.get().kind()) {
-            case MOVE -> other.flatMap(o -> o.movement().flatMap(m -> moving(who, m, nearest(o, rung), false)));
-            case COMBINED ->
-                drill.movement()
-                        .map(m -> other.flatMap(Drill::movement)
-                                .map(o -> m.on(rung, o))
-                                .orElseGet(() -> m.on(rung)))
-                        .map(movement -> view(who, Map.of(), movement, List.of()));
-            default -> drill.movement().map(m -> view(who, Map.of(), m.on(rung, halfStep.get()), m.look()));
-        };
+            Who who, DrillLibrary library, Drill drill, Rung rung, Optional<HalfStep> halfStep) {
+        return halfStep.map(h -> library.movement(drill, rung, h))
+                .orElseGet(() -> drill.movement(rung))
+                .map(m -> view(who, Map.of(), m, looks(drill)));
     }
 
-    private static Rung nearest(Drill drill, Rung rung) {
-        if (rung.compareTo(drill.lowest()) < 0) return drill.lowest();
-        return rung.compareTo(drill.highest()) > 0 ? drill.highest() : rung;
+    private static List<BodyPoint> looks(Drill drill) {
+        return drill.movement().map(DrillMovement::look).orElse(List.of());
     }
 
-    /** Empty where a mistake is wanted and not told. */
-    static Optional<MotionView> moving(Who who, DrillMovement drill, Rung rung, boolean mistake) {
-        if (!mistake) return Optional.of(view(who, Map.of(), drill.on(rung), drill.look()));
-        return drill.mistaken(rung).map(movement -> {
+    static MotionView right(Who who, DrillMovement drill, Rung rung, int speed) {
+        return view(who, Map.of(), drill.on(rung, speed), drill.look());
+    }
+
+    /** Empty where the usual mistake is not told. */
+    static Optional<MotionView> mistake(Who who, DrillMovement drill, Rung rung, int speed) {
+        return drill.mistaken(rung, speed).map(movement -> {
             Mistake wrong = drill.mistake().orElseThrow();
             Map<Fault, Double> faults =
                     wrong.fault().map(f -> Map.of(f, wrong.strength())).orElse(Map.of());
@@ -84,11 +76,11 @@ final class Motions {
         return MotionView.of(motion, new FaultLook(Seen.FACE, motion.shown(), look), who.hand());
     }
 
-    /** The one picture that shows most of a drill on its lowest rung. */
-    static Optional<MotionView> pose(Who who, Drill drill) {
-        return drill.movement().map(m -> {
-            Motion still = Motion.still(Performance.of(who.golfer(Map.of()), m.on(drill.lowest())));
-            return MotionView.of(still, new FaultLook(Seen.FACE, still.shown(), m.look()), who.hand());
+    /** The one picture that shows most of a drill on a rung. */
+    static Optional<MotionView> pose(Who who, Drill drill, Rung rung) {
+        return drill.movement(rung).map(movement -> {
+            Motion still = Motion.still(Performance.of(who.golfer(Map.of()), movement));
+            return MotionView.of(still, new FaultLook(Seen.FACE, still.shown(), looks(drill)), who.hand());
         });
     }
 }
