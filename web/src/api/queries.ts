@@ -187,13 +187,19 @@ export const queries = {
       ["hand", hand],
       ["school", school],
     ]),
-  /** The picture that shows most, of every drill that has a movement. */
-  poses: (hand: Hand) =>
-    queryOptions({
-      queryKey: ["motions", "poses", hand],
-      queryFn: () => api.get<Record<string, Wire["MotionView"]>>(`/api/motions/poses?hand=${hand}`),
+  /**
+   * The picture that shows most, of many drills at once.
+   *
+   * @param of drill and rung, such as disc-turn:feel; none for every drill on its lowest rung, by its id
+   */
+  poses: (hand: Hand, of: string[] = []) => {
+    const path = `/api/motions/poses?${new URLSearchParams([["hand", hand], ...of.map((o) => ["of", o])])}`;
+    return queryOptions({
+      queryKey: ["motions", path],
+      queryFn: () => api.get<Record<string, Wire["MotionView"]>>(path),
       staleTime: Infinity,
-    }),
+    });
+  },
   /** A swing as drawn; its loads never change. */
   curve: (swing: string) =>
     queryOptions({

@@ -47,7 +47,7 @@ export type MovementSource = {
   pauses?: Record<string, number>;
   things?: Record<string, string>;
   mistake?: object;
-  on?: Record<string, { hands?: string; length?: number; tempo?: number; club?: string; ball?: string }>;
+  on?: Record<string, { hands?: string; length?: number; club?: string; ball?: string }>;
   [other: string]: unknown;
 };
 

@@ -54,6 +54,8 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
       if (!answer) return;
       client.setQueryData(queries.approach().queryKey, answer);
       void client.invalidateQueries({ queryKey: ["lessons"] });
+      // The golfer loads as the coach teaches.
+      void client.invalidateQueries({ queryKey: ["motions"] });
     },
     [client, save],
   );

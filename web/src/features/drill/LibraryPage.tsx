@@ -1,12 +1,13 @@
-import { useMutation, useQueryClient } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useSearchParams } from "react-router";
 import { api } from "@/api/client";
-import { useCatalogue } from "@/api/queries";
+import { queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Drill } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { DrillPose } from "../golfer/DrillPose";
+import type { Motion } from "../golfer/motion";
 import { LibraryFiles } from "./LibraryFiles";
 import { SharedDrills } from "./SharedDrills";
 import { type DrillFilter, filtered, NO_FILTER, NO_KIT } from "./filter";
@@ -20,6 +21,7 @@ export default function LibraryPage() {
   const [params, setParams] = useSearchParams();
   const hand = params.get("hand") === "left" ? "left" : "right";
   const catalogue = useCatalogue(hand);
+  const poses = useQuery(queries.poses(hand));
   if (catalogue.isPending) return <Loading />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   const filter = Object.fromEntries(
@@ -98,7 +100,13 @@ export default function LibraryPage() {
       ) : (
         <ul className="grid gap-x-8 sm:grid-cols-2 xl:grid-cols-3">
           {found.map((drill) => (
-            <DrillRow key={drill.id} drill={drill} catalogue={catalogue.data} hand={hand} />
+            <DrillRow
+              key={drill.id}
+              drill={drill}
+              pose={poses.data?.[drill.id]}
+              catalogue={catalogue.data}
+              hand={hand}
+            />
           ))}
         </ul>
       )}
@@ -162,10 +170,12 @@ function Pick({
 
 function DrillRow({
   drill,
+  pose,
   catalogue,
   hand,
 }: {
   drill: Drill;
+  pose: Motion | undefined;
   catalogue: Catalogue;
   hand: "left" | "right";
 }) {
@@ -176,7 +186,7 @@ function DrillRow({
         to={`/drills/${drill.id}${hand === "left" ? "?hand=left" : ""}`}
         className="hover:bg-tint grid grid-cols-[6.5rem_1fr] items-center gap-3 py-2 no-underline"
       >
-        <DrillPose drill={drill} hand={hand} />
+        <DrillPose drill={drill} pose={pose} hand={hand} />
         <span className="grid content-start">
           <span className="font-serif text-lg leading-tight font-semibold">{drill.name}</span>
           <span className="leading-snug">{worksOn(drill, catalogue)}</span>

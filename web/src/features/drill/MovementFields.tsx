@@ -21,7 +21,7 @@ const THINGS = named([
   "rod",
   "disc",
   "half-ball",
-  "roll",
+  "wedge",
   "stick",
   "squeaker",
   "board",
@@ -62,7 +62,9 @@ export function MovementFields({
     const own = Object.fromEntries(Object.entries({ ...form, ...part }).filter(([, v]) => v !== undefined));
     set({ on: { ...movement?.on, [rung]: own } });
   };
-  const things = Object.entries(movement?.things ?? {});
+  // Where nothing else is said, the golfer has what is drawn with the soles.
+  const there = movement?.things ?? drill.diagram?.props ?? {};
+  const things = Object.entries(there);
   const [spot, kind] = things[0] ?? ["", ""];
   const thing = (where: string, what: string) =>
     set({ things: { ...(what ? { [where]: what } : {}), ...Object.fromEntries(things.slice(1)) } });
@@ -131,7 +133,7 @@ export function MovementFields({
               onPick={(l) => onRung({ length: l ? Number(l) : undefined })}
             />
           </div>
-          <Preview movement={movement} rung={rung} />
+          <Preview movement={{ ...movement, things: there }} rung={rung} speed={drill.speeds?.[rung]} />
           {error && (
             <p role="alert" className="text-alert">
               {error}
@@ -144,13 +146,16 @@ export function MovementFields({
 }
 
 /** The golfer does what is set, as it is set. */
-function Preview({ movement, rung }: { movement: MovementSource; rung: string }) {
+function Preview({ movement, rung, speed }: { movement: MovementSource; rung: string; speed?: number }) {
   const [shown, setShown] = useState<string[]>([]);
   const mistake = shown.includes("mistake") && !!movement.mistake;
   const preview = useQuery({
-    queryKey: ["movement-preview", movement, rung, mistake],
+    queryKey: ["movement-preview", movement, rung, speed, mistake],
     queryFn: () =>
-      api.post<Wire["MotionView"]>(`/api/motions/preview?rung=${rung}&mistake=${mistake}`, movement),
+      api.post<Wire["MotionView"]>(
+        `/api/motions/preview?rung=${rung}&mistake=${mistake}${speed ? `&speed=${speed}` : ""}`,
+        movement,
+      ),
     placeholderData: keepPreviousData,
     staleTime: Infinity,
     gcTime: 60_000,

@@ -1,18 +1,26 @@
-import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
-import { queries } from "@/api/queries";
 import type { Drill, Hand } from "@/api/types";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { VIEWS } from "./camera";
 import { GolferPicture } from "./GolferPicture";
+import type { Motion } from "./motion";
 
 /** The one pose that shows most of a drill, with its soles unless it is alone; these where the golfer does not know it. */
-export function DrillPose({ drill, hand, alone = false }: { drill: Drill; hand: Hand; alone?: boolean }) {
-  const poses = useQuery({ ...queries.poses(hand), enabled: drill.moving });
-  const pose = poses.data?.[drill.id];
+export function DrillPose({
+  drill,
+  pose,
+  hand,
+  alone = false,
+}: {
+  drill: Drill;
+  /** Undefined until it is here. */
+  pose: Motion | undefined;
+  hand: Hand;
+  alone?: boolean;
+}) {
   const drawn = useMemo(() => (pose ? [{ motion: pose, seconds: 0 }] : []), [pose]);
   if (!drill.moving) return <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />;
-  if (!pose) return <span className="aspect-square w-full" />;
+  if (!pose) return <span className="block h-24" />;
   return (
     <span className="relative block">
       <GolferPicture fit className="h-24 w-full" drawn={drawn} hand={hand} view={VIEWS.face} />

@@ -1,6 +1,6 @@
 import { useId, useMemo } from "react";
 import type { Hand } from "@/api/types";
-import { cameraOf, project, type View } from "./camera";
+import { cameraOf, type View } from "./camera";
 import { type Look, LOOKS, shaded } from "./looks";
 import { type Drawn, pictureOf } from "./scene";
 import { boundsOf, patchesOf, type Shape, shapesOf } from "./svgFigure";
@@ -15,7 +15,6 @@ export function GolferPicture({
   view,
   look = LOOKS[0]!,
   title,
-  mark = [],
   fit = false,
   paper = false,
   className = "",
@@ -27,8 +26,6 @@ export function GolferPicture({
   look?: Look;
   /** Left out where the picture says nothing that the text beside it does not. */
   title?: string;
-  /** Points to look at. */
-  mark?: string[];
   /** Cut to what the figure takes up, where no other picture is beside it to be compared. */
   fit?: boolean;
   /** For a PDF. */
@@ -92,23 +89,6 @@ export function GolferPicture({
           ))}
         </g>
       ))}
-      {mark.map((point) => {
-        const at = last.pose.points[point];
-        if (!at) return null;
-        const [x, y] = project(camera, at);
-        return (
-          <circle
-            key={point}
-            cx={x}
-            cy={y}
-            r="5"
-            fill="none"
-            stroke="var(--ink)"
-            strokeWidth="0.9"
-            strokeDasharray="2 1.2"
-          />
-        );
-      })}
     </svg>
   );
 }

@@ -66,7 +66,7 @@ function partsOf(thing: Thing, id: string, from: Vec, to: Vec): Part[] {
       return [rod(0.8, "prop")];
     case "stick":
       return [rod(1.1, "wood")];
-    case "roll":
+    case "wedge":
       return [rod(2.6, "prop")];
     case "glove":
       return [

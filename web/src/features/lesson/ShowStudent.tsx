@@ -36,7 +36,7 @@ export default function ShowStudent({
               <Button weight="main">Back to the lesson</Button>
             </Dialog.Close>
           </div>
-          <div className="mx-auto w-full max-w-[min(100%,72dvh)]">
+          <div className="mx-auto w-full max-w-[min(100%,58dvh)]">
             <FaultGolfer
               faults={shown}
               hand={lesson.handedness as Hand}
@@ -76,8 +76,8 @@ export default function ShowStudent({
             })}
             <li className="text-soft text-base">
               {one
-                ? "Tap it again for the whole swing."
-                : "Tap one to see it alone. The sound swing is behind it."}
+                ? "Drawn as if it were fully there. Tap it again for the whole swing."
+                : "The surer a fault, the stronger it is drawn. Tap one to see it alone; the sound swing is behind."}
             </li>
           </ol>
         </Dialog.Content>

@@ -1,13 +1,12 @@
 import { Ear, Undo2, X } from "lucide-react";
 import { useEffect, useState } from "react";
 import { Link } from "react-router";
-import type { Catalogue, Drill, Hand } from "@/api/types";
+import type { Catalogue, Drill } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { IconButton } from "@/ui/IconButton";
 import { Note } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
-import { BlockGolfer } from "../golfer/lazily";
-import { lookFor } from "../golfer/looks";
+import { HowItGoes, Look } from "./Look";
 import { instruction } from "../drill/instruction";
 import { halfStepOf, speedOf } from "../plan/dose";
 import { below } from "./asides";
@@ -187,7 +186,7 @@ export function Runner({
         )}
         {free.release && drill.notice?.kind === "sound" && <Released release={release} />}
         {drill.caution && place.inSet === 0 && <Note tone="warn">{drill.caution}</Note>}
-        <HowItGoes key={at} {...{ drill, block, today }} />
+        <HowItGoes key={at} first={marks.length === 0} {...{ drill, block, today }} />
       </div>
 
       <div className="bg-paper sticky bottom-0 grid gap-3 pt-1 pb-[max(0.5rem,env(safe-area-inset-bottom))]">
@@ -301,58 +300,6 @@ function Instruction({
   );
 }
 
-/** The picture of the drill with what a good one is; a target as large as that where reps are counted by a tap on it. */
-function Look({
-  free,
-  first,
-  onTap,
-  today,
-  block,
-  drill,
-}: {
-  free: boolean;
-  /** Before the first rep the movement is played. */
-  first: boolean;
-  onTap: () => void;
-  today: Today;
-  block: RunBlock;
-  drill: Drill;
-}) {
-  const golfer = { drill, block, hand: today.handedness as Hand, look: lookFor(today.name) };
-  if (first && !free && drill.moving) {
-    return (
-      <div className="grid gap-1">
-        <div className="mx-auto w-full max-w-64">
-          <BlockGolfer {...golfer} />
-        </div>
-        <p className="text-soft leading-snug">
-          {block.scored ? <strong className="text-ink">Good is: {drill.good}</strong> : drill.feel}
-        </p>
-      </div>
-    );
-  }
-  const look = (
-    <>
-      <BlockGolfer still {...golfer} />
-      <span className="text-soft leading-snug">
-        {block.scored ? <strong className="text-ink">Good is: {drill.good}</strong> : drill.feel}
-        {free && <strong className="text-ink block">Tap anywhere here: a good one.</strong>}
-      </span>
-    </>
-  );
-  const shape = "grid grid-cols-[11rem_1fr] items-center gap-4 text-left";
-  if (!free) return <div className={shape}>{look}</div>;
-  return (
-    <button
-      type="button"
-      className={`${shape} border-ink rounded-md border-2 border-dashed p-1`}
-      onClick={onTap}
-    >
-      {look}
-    </button>
-  );
-}
-
 const WHY_NOT: Record<string, string> = {
   "no-strike": "The prop was heard, a strike was not.",
   silent: "The strike was heard, the prop was not.",
@@ -369,27 +316,6 @@ function Released({ release }: { release?: Release }) {
           ? `The prop sounded ${Math.abs(release.ms)} ms ${release.ms >= 0 ? "before" : "after"} the strike.`
           : WHY_NOT[release.kind]}
     </p>
-  );
-}
-
-/** The movement, played, and in words; played by itself before the first rep. */
-function HowItGoes({ drill, block, today }: { drill: Drill; block: RunBlock; today: Today }) {
-  const [open, setOpen] = useState(false);
-  return (
-    <details onToggle={(e) => setOpen(e.currentTarget.open)}>
-      <summary className="text-soft min-h-11 cursor-pointer py-2">How it goes</summary>
-      {open && drill.moving && (
-        <BlockGolfer {...{ drill, block }} hand={today.handedness as Hand} look={lookFor(today.name)} />
-      )}
-      <dl className="grid gap-2 pb-2">
-        <Told term="Set-up" text={drill.setUp} />
-        <Told term="Do" text={drill.action} />
-        <Told term="Good rep" text={drill.good} />
-        <Told term="When it goes wrong" text={drill.mistake} />
-        <Told term="Easier" text={drill.easier} />
-        <Told term="Harder" text={drill.harder} />
-      </dl>
-    </details>
   );
 }
 
@@ -432,15 +358,6 @@ function Target({ label, solid = false, onClick }: { label: string; solid?: bool
     >
       {label}
     </button>
-  );
-}
-
-function Told({ term, text }: { term: string; text: string }) {
-  return (
-    <div>
-      <dt className="text-soft text-sm">{term}</dt>
-      <dd>{text}</dd>
-    </div>
   );
 }
 

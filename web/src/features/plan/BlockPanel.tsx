@@ -132,9 +132,16 @@ function Alternatives({
   onTake: (drill: string) => void;
 }) {
   const found = useQuery(queries.alternatives(lesson.id, block.fault, block.rung));
+  const others = (found.data ?? []).filter((a) => a.drill !== block.drill);
+  const poses = useQuery({
+    ...queries.poses(
+      lesson.handedness as Hand,
+      others.map((o) => `${o.drill}:${block.rung}`),
+    ),
+    enabled: others.length > 0,
+  });
   if (found.isPending) return <Loading />;
   if (found.isError) return <Failed error={found.error} again={() => found.refetch()} />;
-  const others = found.data.filter((a) => a.drill !== block.drill);
   if (others.length === 0) return <p className="text-soft">No other drill is left under these rules.</p>;
   return (
     <ol>
@@ -142,7 +149,12 @@ function Alternatives({
         <li key={drill} className="border-line flex items-center gap-3 border-b py-2">
           {catalogue.drills[drill] && (
             <span className="w-14 shrink-0">
-              <DrillPose alone drill={catalogue.drills[drill]} hand={lesson.handedness as Hand} />
+              <DrillPose
+                alone
+                drill={catalogue.drills[drill]}
+                pose={poses.data?.[`${drill}:${block.rung}`]}
+                hand={lesson.handedness as Hand}
+              />
             </span>
           )}
           <span className="flex-1">

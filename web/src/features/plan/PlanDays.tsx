@@ -1,6 +1,9 @@
-import type { Catalogue, Hand, PlanDay, StoredPlan } from "@/api/types";
+import { useQuery } from "@tanstack/react-query";
+import { queries } from "@/api/queries";
+import type { Catalogue, Hand, PlanBlock, PlanDay, StoredPlan } from "@/api/types";
 import { longDay, shortDay } from "@/calendar/dates";
 import { DrillPose } from "../golfer/DrillPose";
+import type { Motion } from "../golfer/motion";
 import { instruction } from "../drill/instruction";
 import { dose, halfStepOf, sameWork, speedOf } from "./dose";
 import { isStopped } from "./stopped";
@@ -20,13 +23,15 @@ export function PlanDays({
   hand: Hand;
 }) {
   const { days } = stored.plan;
+  const shown = [...new Set(days.flatMap((d) => d.blocks.filter((b) => b.kind === "main").map(poseOf)))];
+  const poses = useQuery({ ...queries.poses(hand, shown), enabled: shown.length > 0 }).data ?? {};
   return (
     <section aria-labelledby="days">
       <h2 id="days">Day by day</h2>
       <ol>
         {days.map((day, i) => {
           const like = days.slice(0, i).find((d) => d.place === day.place && sameWork(d.blocks, day.blocks));
-          const blocks = <Blocks day={day} stored={stored} catalogue={catalogue} hand={hand} />;
+          const blocks = <Blocks {...{ day, stored, catalogue, hand, poses }} />;
           return (
             <li key={day.date} className="border-line border-b py-3">
               <p className="flex flex-wrap gap-x-3">
@@ -52,16 +57,20 @@ export function PlanDays({
   );
 }
 
+const poseOf = (block: PlanBlock) => `${block.drill}:${block.rung}`;
+
 function Blocks({
   day,
   stored,
   catalogue,
   hand,
+  poses,
 }: {
   day: PlanDay;
   stored: StoredPlan;
   catalogue: Catalogue;
   hand: Hand;
+  poses: Record<string, Motion>;
 }) {
   return (
     <ul className="mt-1 grid gap-1">
@@ -69,7 +78,12 @@ function Blocks({
         <li key={i} className="flex items-start gap-3">
           {block.kind === "main" && catalogue.drills[block.drill] && (
             <span className="w-16 shrink-0">
-              <DrillPose alone drill={catalogue.drills[block.drill]!} hand={hand} />
+              <DrillPose
+                alone
+                drill={catalogue.drills[block.drill]!}
+                pose={poses[poseOf(block)]}
+                hand={hand}
+              />
             </span>
           )}
           <span
