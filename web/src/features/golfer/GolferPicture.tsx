@@ -107,4 +107,5 @@ function Inked({ shape, look, paper }: { shape: Shape; look: Look; paper: boolea
   );
 }
 
-const INK = "#3b342b";
+/** Light on dark, so that dark trousers are told from the page. */
+const INK = "var(--outline)";

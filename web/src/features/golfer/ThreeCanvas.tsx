@@ -54,7 +54,11 @@ export default function ThreeCanvas({
     try {
       shown++;
       if (shown > MOST) throw new Error("as many golfers as a browser draws");
-      stage.current = new Stage(at, look, { lead: colour("--lead"), trail: colour("--trail") });
+      stage.current = new Stage(at, look, {
+        lead: colour("--lead"),
+        trail: colour("--trail"),
+        outline: colour("--outline"),
+      });
     } catch {
       shown--;
       at.remove();

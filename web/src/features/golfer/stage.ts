@@ -29,7 +29,6 @@ import { sub, type Vec } from "./vec";
 export type Shown = { figures: { parts: Part[]; ghost?: boolean }[]; glows: Glow[] };
 
 const AROUND = 16;
-const INK = "#3b342b";
 const LINE = 0.42;
 /** As much of the colour under a quarter of a sole, % of the weight. */
 const FULL = 26;
@@ -164,7 +163,7 @@ export class Stage {
   );
   private readonly figures: Figure[] = [];
   private readonly materials = new Map<string, MeshLambertMaterial>();
-  private readonly outline = inkLine();
+  private readonly outline: MeshBasicMaterial;
   private readonly patches: Mesh<BufferGeometry, MeshBasicMaterial>[] = [];
   private readonly hatch = hatching();
 
@@ -172,9 +171,10 @@ export class Stage {
   constructor(
     canvas: HTMLCanvasElement,
     private readonly look: Look,
-    private readonly colours: { lead: string; trail: string },
+    private readonly colours: { lead: string; trail: string; outline: string },
   ) {
     this.renderer = new WebGLRenderer({ canvas, antialias: isFast(), alpha: true });
+    this.outline = inkLine(colours.outline);
     this.renderer.shadowMap.enabled = true;
     this.renderer.shadowMap.type = PCFShadowMap;
     const sun = new DirectionalLight("#fff3dc", 2.1);
@@ -280,8 +280,8 @@ export class Stage {
 }
 
 /** A line around every part: its back, drawn a little larger. */
-function inkLine(): MeshBasicMaterial {
-  const ink = new MeshBasicMaterial({ color: INK, side: BackSide });
+function inkLine(colour: string): MeshBasicMaterial {
+  const ink = new MeshBasicMaterial({ color: colour, side: BackSide });
   ink.onBeforeCompile = (shader) => {
     shader.vertexShader = shader.vertexShader.replace(
       "#include <begin_vertex>",
