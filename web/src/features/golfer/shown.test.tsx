@@ -1,17 +1,19 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import type { Catalogue, Diagnosis } from "@/api/types";
+import type { Catalogue, Diagnosis, StoredPlan } from "@/api/types";
 import { block, CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
 import { motionOf } from "@/testing/motion";
 import { inOrder } from "../lesson/chainShape";
 import ShowStudent from "../lesson/ShowStudent";
 import { useMotionsAhead } from "../phone/motionsAhead";
 import type { Today } from "../phone/today";
+import { PlanDays } from "../plan/PlanDays";
 import { shownOn } from "../plan/sheetShape";
 import BlockGolfer from "./BlockGolfer";
 import { LOOKS, lookFor } from "./looks";
 import SignSheet from "./SignSheet";
+import { WantedSwing } from "./WantedSwing";
 
 const MOVING: Catalogue = {
   ...CATALOGUE,
@@ -78,6 +80,36 @@ describe("what a coach shows", () => {
     const seen = new Set(["Ada", "Bram", "Corin", "Dag", "Elva", "Finn"].map((n) => lookFor(n).id));
     expect(seen.size).toBeGreaterThan(1);
     expect(LOOKS.map((l) => l.id)).toContain(lookFor("").id);
+  });
+});
+
+describe("on a coach's pages", () => {
+  it("is the pose of the rung that a day asks for, all days' in one request", async () => {
+    const asked = "GET /api/motions/poses?hand=right&of=disc-turn%3Ashort&of=disc-turn%3Afeel";
+    const calls = serve({ [asked]: { "disc-turn:short": motionOf(0), "disc-turn:feel": motionOf(0) } });
+    const day = (date: string, rung: string) => ({
+      date,
+      place: "home",
+      minutes: 10,
+      blocks: [block({ rung }), block({ rung: "feel", kind: "check" })],
+    });
+    const days = [day("2026-12-01", "short"), day("2026-12-02", "feel"), day("2026-12-03", "feel")];
+    const stored = { plan: { days }, stopped: [] } as unknown as StoredPlan;
+    show(<PlanDays stored={stored} catalogue={MOVING} practised={[]} hand="right" />);
+    await waitFor(() => expect(document.querySelectorAll("svg.golfer")).toHaveLength(3));
+    expect(calls.map((c) => c.request)).toEqual([asked]);
+  });
+
+  it("is the swing that a student is taught, where the coach teaches another", async () => {
+    serve({
+      "GET /api/students/s1/approach": {
+        coach: { pressure: "centred" },
+        exceptions: { pressure: "full-load" },
+      },
+      "GET /api/motions/swing?hand=left&school=full-load": motionOf(0),
+    });
+    show(<WantedSwing studentId="s1" hand="left" />);
+    expect((await screen.findAllByText("Address"))[0]).toBeTruthy();
   });
 });
 
