@@ -14,7 +14,7 @@ import app.hodegon.core.motion.PackedTrace;
 import app.hodegon.core.motion.Trace;
 import app.hodegon.core.motion.TraceCurve;
 import app.hodegon.core.motion.TraceReader;
-import app.hodegon.core.motion.TraceReading;
+import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import java.util.Arrays;
@@ -36,7 +36,7 @@ record KeptSwing(String loads, String moments, String readings, String spark, Li
         GolfSwing swing =
                 new Golfer(Handedness.RIGHT, 178, PressureSchool.EARLY_RETURN, Map.of(), Pace.USUAL).swing(random);
         Trace trace = new Plate(RATE, 0.5, LoadUnit.KILOGRAM, 78).record(swing, Plate.Shape.CELLS, REST, 0.8, random);
-        TraceReading read = TraceReader.read(
+        SwingReading read = TraceReader.read(
                 trace,
                 Arrays.stream(Checkpoint.values())
                         .map(at -> new Moment(at, REST + swing.seconds(at), Origin.GIVEN, 5))

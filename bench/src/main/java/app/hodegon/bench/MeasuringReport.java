@@ -11,7 +11,7 @@ import app.hodegon.core.motion.Moment;
 import app.hodegon.core.motion.Origin;
 import app.hodegon.core.motion.Trace;
 import app.hodegon.core.motion.TraceReader;
-import app.hodegon.core.motion.TraceReading;
+import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Measure;
@@ -119,7 +119,7 @@ final class MeasuringReport {
         Plate plate = new Plate(RATES[random.nextInt(RATES.length)], NOISE, LoadUnit.KILOGRAM, 75);
         Trace trace = plate.record(swing, shape, REST, 0.8, random);
         double half = 500 / plate.rate();
-        TraceReading read = TraceReader.read(
+        SwingReading read = TraceReader.read(
                 trace,
                 Arrays.stream(Checkpoint.values())
                         .map(at -> new Moment(at, REST + swing.seconds(at), Origin.GIVEN, half))
@@ -134,7 +134,7 @@ final class MeasuringReport {
         }
         compare(shape, What.PEAK, swing, read, Measure.PEAK_TRAIL_SHARE, Optional.empty());
         compare(shape, What.RECENTRE, swing, read, Measure.RECENTRE_LEAD, Optional.empty());
-        TraceReading alone = TraceReader.read(trace, List.of());
+        SwingReading alone = TraceReader.read(trace, List.of());
         moment(shape, What.ADDRESS, alone, Checkpoint.ADDRESS, swing);
         moment(shape, What.FINISH, alone, Checkpoint.FINISH, swing);
     }
@@ -143,14 +143,14 @@ final class MeasuringReport {
             Plate.Shape shape,
             What what,
             GolfSwing swing,
-            TraceReading read,
+            SwingReading read,
             Measure measure,
             Optional<Checkpoint> at) {
         read.reading(measure, at)
                 .ifPresent(r -> swing.truth(measure, at).ifPresent(truth -> add(shape, what, r.value() - truth)));
     }
 
-    private void moment(Plate.Shape shape, What what, TraceReading read, Checkpoint at, GolfSwing swing) {
+    private void moment(Plate.Shape shape, What what, SwingReading read, Checkpoint at, GolfSwing swing) {
         read.moment(at)
                 .ifPresentOrElse(
                         m -> add(shape, what, 1000 * (m.seconds() - REST - swing.seconds(at))),

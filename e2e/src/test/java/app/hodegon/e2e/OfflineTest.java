@@ -204,7 +204,7 @@ class OfflineTest {
         nextDay();
         nextDay();
         phone.navigate(demo.base() + "/today");
-        tap(phone, "Send it again");
+        phone.waitForResponse(r -> r.request().method().equals("PUT"), () -> tap(phone, "Send it again"));
         assertThat(phone.getByText("the phone's clock may be wrong")).not().isVisible();
         assertThat(stored(later)).hasSize(1);
     }

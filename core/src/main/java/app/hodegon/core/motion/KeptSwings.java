@@ -63,10 +63,10 @@ public final class KeptSwings {
     private record Key(Measure measure, Optional<Checkpoint> at) {}
 
     /** By measure and checkpoint, in the order of the first swing. */
-    public static List<Joint> of(Collection<TraceReading> swings) {
+    public static List<Joint> of(Collection<SwingReading> swings) {
         Map<Key, DescriptiveStatistics> values = new LinkedHashMap<>();
         Map<Key, DescriptiveStatistics> squares = new LinkedHashMap<>();
-        for (TraceReading swing : swings) {
+        for (SwingReading swing : swings) {
             for (Measured reading : swing.readings()) {
                 Key key = new Key(reading.measure(), reading.at());
                 values.computeIfAbsent(key, k -> new DescriptiveStatistics()).addValue(reading.value());

@@ -64,8 +64,8 @@ final class Rest {
 
     private final Trace trace;
     private final Signal share;
-    private final Signal.Fit[] shares;
-    private final Signal.Fit[] fine;
+    private final Parabola.Fit[] shares;
+    private final Parabola.Fit[] fine;
     private final Signal total;
     private final double noise;
     private final double totalNoise;
@@ -85,7 +85,7 @@ final class Rest {
     }
 
     private List<Span> spans() {
-        Signal.Fit[] totals = total.fitted(REACH);
+        Parabola.Fit[] totals = total.fitted(REACH);
         double usual = SwingFinder.usual(total);
         double slopeGain = Math.sqrt(1.5 / (REACH * trace.rate())) / REACH;
         double slopeNoise = BEYOND * noise * slopeGain;

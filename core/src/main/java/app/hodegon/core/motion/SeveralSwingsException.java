@@ -9,9 +9,10 @@ public final class SeveralSwingsException extends IllegalArgumentException {
 
     private static final long serialVersionUID = 1;
 
-    SeveralSwingsException(List<Double> waysDown) {
+    /** @param waysDown seconds from the first sample */
+    public SeveralSwingsException(List<Double> waysDown) {
         super(waysDown.size()
-                + " swings are in these samples, coming down at "
+                + " swings are in this, coming down at "
                 + waysDown.stream()
                         .map(t -> String.format(Locale.ROOT, "%.1f s", t))
                         .collect(Collectors.joining(", "))

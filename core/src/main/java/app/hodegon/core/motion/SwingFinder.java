@@ -42,8 +42,8 @@ final class SwingFinder {
         Signal total = trace.total();
         double usual = usual(total);
         if (!(usual > 0)) return List.of();
-        Signal.Fit[] shares = share.fitted();
-        Signal.Fit[] totals = total.fitted();
+        Parabola.Fit[] shares = share.fitted();
+        Parabola.Fit[] totals = total.fitted();
         int window = Math.max(2, (int) Math.round(WINDOW * trace.rate()));
         List<Double> found = new ArrayList<>();
         double best = 0;
@@ -72,7 +72,7 @@ final class SwingFinder {
         return Double.isNaN(after) || after < ACROSS;
     }
 
-    private static boolean standing(Trace trace, Signal.Fit[] totals, int around, double usual) {
+    private static boolean standing(Trace trace, Parabola.Fit[] totals, int around, double usual) {
         int reach = (int) (STANDS * trace.rate());
         int to = Math.min(totals.length - 1, around + reach);
         for (int i = Math.max(0, around - reach); i <= to; i++) {

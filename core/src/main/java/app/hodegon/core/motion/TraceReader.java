@@ -40,7 +40,7 @@ public final class TraceReader {
 
     private final Trace trace;
     private final Signal share;
-    private final Signal.Fit[] shares;
+    private final Parabola.Fit[] shares;
     private final double noise;
     private final Signal total;
     private final List<Half> halves;
@@ -83,11 +83,11 @@ public final class TraceReader {
      * @throws IllegalArgumentException in lead/trail placeholders, if a known moment lies outside the trace or they are not in the order of a swing
      * @throws SeveralSwingsException if there is more than one swing in the trace
      */
-    public static TraceReading read(Trace trace, Collection<Moment> known) {
+    public static SwingReading read(Trace trace, Collection<Moment> known) {
         return new TraceReader(trace).read(known);
     }
 
-    private TraceReading read(Collection<Moment> known) {
+    private SwingReading read(Collection<Moment> known) {
         check(known);
         List<Double> waysDown = SwingFinder.waysDown(trace);
         if (waysDown.size() > 1) throw new SeveralSwingsException(waysDown);
@@ -101,7 +101,7 @@ public final class TraceReader {
             whole(wayDown.get());
         }
         for (Moment moment : moments.values()) at(moment);
-        return new TraceReading(List.copyOf(moments.values()), readings, troubles);
+        return new SwingReading(List.copyOf(moments.values()), readings, troubles);
     }
 
     private void check(Collection<Moment> known) {
@@ -170,7 +170,7 @@ public final class TraceReader {
     }
 
     private void at(Moment moment) {
-        Signal.Fit fit = share.at(moment.seconds());
+        Parabola.Fit fit = share.at(moment.seconds());
         if (Double.isNaN(fit.value())) return;
         add(Measure.TRAIL_SHARE, moment, fit.value(), CALIBRATION, noise * fit.gain(), fit.slope());
         for (Half half : halves) half(moment, half);
@@ -181,8 +181,8 @@ public final class TraceReader {
         double bears = 100 * half.foot().at(moment.seconds(), HALVES_REACH).value() / all;
         if (!(bears > HARDLY_LOADED)) return;
         double reach = bears < LITTLE ? REACH_OF_LITTLE : HALVES_REACH;
-        Signal.Fit whole = half.foot().at(moment.seconds(), reach);
-        Signal.Fit part = half.part().at(moment.seconds(), reach);
+        Parabola.Fit whole = half.foot().at(moment.seconds(), reach);
+        Parabola.Fit part = half.part().at(moment.seconds(), reach);
         double value = 100 * part.value() / whole.value();
         double slope = 100 * (part.slope() - value / 100 * whole.slope()) / whole.value();
         double scatter = 100 * half.noise() / whole.value() * part.gain();

@@ -3,7 +3,7 @@ package app.hodegon.core.motion;
 import java.util.Objects;
 
 /**
- * Something about a trace that its readings suffer from.
+ * Something about a trace or a track that its readings suffer from.
  *
  * @param text in lead/trail placeholders
  */
@@ -24,7 +24,17 @@ public record Trouble(Kind kind, String text) {
         SATURATED_CELL("saturated-cell"),
         DRIFT("drift"),
         NOISY("noisy"),
-        SLOW_PLATE("slow-plate");
+        SLOW_PLATE("slow-plate"),
+        NO_SCALE("no-scale"),
+        NOT_LEVEL("not-level"),
+        NOT_SQUARE("not-square"),
+        CAMERA_MOVED("camera-moved"),
+        OUT_OF_PICTURE("out-of-picture"),
+        SLOW_CAMERA("slow-camera"),
+        SLOW_MOTION("slow-motion"),
+        UNSURE("unsure"),
+        MIRRORED("mirrored"),
+        SWAPPED("swapped");
 
         private final String id;
 

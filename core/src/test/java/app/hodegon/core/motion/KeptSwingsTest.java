@@ -38,7 +38,7 @@ class KeptSwingsTest {
 
     @Test
     void threeSwingsMakeAReadingAndFiveTellTheirOwnRepeatability() {
-        List<TraceReading> swings = swings(PressureSchool.CENTRED, Map.of(), 5);
+        List<SwingReading> swings = swings(PressureSchool.CENTRED, Map.of(), 5);
         assertThat(top(KeptSwings.of(swings.subList(0, 2))).reading(Source.PLATE, true))
                 .isEmpty();
 
@@ -94,10 +94,10 @@ class KeptSwingsTest {
         return new Diagnostician(school, Handedness.RIGHT).diagnose(new Observations(Map.of(), readings, Tally.EMPTY));
     }
 
-    private static List<TraceReading> swings(PressureSchool school, Map<Fault, Double> faults, int n) {
+    private static List<SwingReading> swings(PressureSchool school, Map<Fault, Double> faults, int n) {
         Random random = new Random(7);
         Plate plate = new Plate(200, 0.5, LoadUnit.KILOGRAM, 70);
-        List<TraceReading> readings = new ArrayList<>();
+        List<SwingReading> readings = new ArrayList<>();
         for (int i = 0; i < n; i++) {
             GolfSwing swing = new Golfer(Handedness.RIGHT, 170, school, faults, Pace.USUAL).swing(random);
             readings.add(TraceReader.read(
@@ -116,7 +116,7 @@ class KeptSwingsTest {
                 .orElseThrow();
     }
 
-    private static double atTop(TraceReading swing) {
+    private static double atTop(SwingReading swing) {
         return swing.reading(Measure.TRAIL_SHARE, Optional.of(Checkpoint.TOP))
                 .orElseThrow()
                 .value();

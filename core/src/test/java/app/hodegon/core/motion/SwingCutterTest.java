@@ -76,7 +76,7 @@ class SwingCutterTest {
         assertThat(found).hasSize(SWINGS);
         for (int i = 0; i < SWINGS; i++) {
             assertThat((found.get(i).told() - finishes.get(i)) / RATE).isLessThan(TOLD_WITHIN);
-            TraceReading read = TraceReader.read(found.get(i).cut().trace(), List.of());
+            SwingReading read = TraceReader.read(found.get(i).cut().trace(), List.of());
             assertThat(read.moment(Checkpoint.ADDRESS)).as("%s", read.moments()).isPresent();
             assertThat(read.moment(Checkpoint.FINISH))
                     .as("%s %s", read.moments(), found.get(i).cut().trace().duration())

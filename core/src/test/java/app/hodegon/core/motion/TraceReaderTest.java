@@ -53,7 +53,7 @@ class TraceReaderTest {
         Random random = new Random(seed(school, faults, 31));
         for (Shape shape : Shape.values()) {
             GolfSwing swing = golfer(school, faults).swing(random);
-            TraceReading read = TraceReader.read(PLATE.record(swing, shape, BEFORE, 0.8, random), given(swing));
+            SwingReading read = TraceReader.read(PLATE.record(swing, shape, BEFORE, 0.8, random), given(swing));
 
             for (Checkpoint at : Checkpoint.values()) {
                 near(swing, read, Measure.TRAIL_SHARE, Optional.of(at), 1.5);
@@ -76,7 +76,7 @@ class TraceReaderTest {
     void findsAddressAndFinishFromLoadsAloneAndNeverClaimsATop(PressureSchool school, Map<Fault, Double> faults) {
         Random random = new Random(seed(school, faults, 37));
         GolfSwing swing = golfer(school, faults).swing(random);
-        TraceReading read = TraceReader.read(PLATE.record(swing, Shape.FEET, BEFORE, 0.8, random), List.of());
+        SwingReading read = TraceReader.read(PLATE.record(swing, Shape.FEET, BEFORE, 0.8, random), List.of());
 
         // Where the first press hardly moves the load, its begin is hardly to be seen.
         if (press(swing) > FAINT) {
@@ -94,10 +94,10 @@ class TraceReaderTest {
     void theSameSwingIsReadTheSameInAnyUnitAndRateAndByEitherHand() {
         GolfSwing swing = golfer(PressureSchool.CENTRED, Map.of()).swing();
         Plate quiet = new Plate(200, 0, LoadUnit.KILOGRAM, 82);
-        TraceReading read =
+        SwingReading read =
                 TraceReader.read(quiet.record(swing, Shape.CELLS, BEFORE, 0.8, new Random(1)), given(swing));
         Plate heavy = new Plate(800, 0, LoadUnit.POUND, 181);
-        TraceReading other =
+        SwingReading other =
                 TraceReader.read(heavy.record(swing, Shape.CELLS, BEFORE, 0.8, new Random(1)), given(swing));
 
         for (Measured reading : read.readings()) {
@@ -122,7 +122,7 @@ class TraceReaderTest {
         moved.add(new Moment(Checkpoint.IMPACT, earlier, Origin.CORRECTED, 5));
 
         double before = share(TraceReader.read(trace, given(swing)), Checkpoint.IMPACT);
-        TraceReading after = TraceReader.read(trace, moved);
+        SwingReading after = TraceReader.read(trace, moved);
         assertThat(share(after, Checkpoint.IMPACT)).isGreaterThan(before + 5);
         assertThat(after.moment(Checkpoint.IMPACT).orElseThrow().from()).isEqualTo(Origin.CORRECTED);
     }
@@ -132,7 +132,7 @@ class TraceReaderTest {
     void whatNoMeasureCanBeIsNoReading() {
         GolfSwing swing = golfer(PressureSchool.FULL_LOAD, Map.of()).swing();
         Trace trace = PLATE.record(swing, Shape.FEET, 8, 0.8, new Random(2));
-        TraceReading read = TraceReader.read(
+        SwingReading read = TraceReader.read(
                 trace, List.of(at(Checkpoint.TRIGGER, 0.5), at(Checkpoint.TOP, 8 + swing.seconds(Checkpoint.TOP))));
         assertThat(read.reading(Measure.BACKSWING_TIME, Optional.empty())).isEmpty();
         assertThat(read.reading(Measure.PEAK_TRAIL_SHARE, Optional.empty())).isPresent();
@@ -161,7 +161,7 @@ class TraceReaderTest {
     void standingStillIsNoSwing() {
         double[] even = new double[400];
         Arrays.fill(even, 40);
-        TraceReading read = TraceReader.read(Trace.ofFeet(100, LoadUnit.KILOGRAM, even, even), List.of());
+        SwingReading read = TraceReader.read(Trace.ofFeet(100, LoadUnit.KILOGRAM, even, even), List.of());
         assertThat(read.troubles()).extracting(Trouble::kind).containsExactly(Kind.NO_SWING);
         assertThat(read.moments()).isEmpty();
     }
@@ -185,9 +185,9 @@ class TraceReaderTest {
 
     @Test
     void aGapIsBridgedForWhatLiesOutsideIt() {
-        TraceReading whole = TraceReader.read(
+        SwingReading whole = TraceReader.read(
                 swing(), given(golfer(PressureSchool.EARLY_RETURN, Map.of()).swing()));
-        TraceReading gap = TraceReader.read(
+        SwingReading gap = TraceReader.read(
                 lost(280, 300),
                 given(golfer(PressureSchool.EARLY_RETURN, Map.of()).swing()));
         assertThat(share(gap, Checkpoint.IMPACT)).isEqualTo(share(whole, Checkpoint.IMPACT));
@@ -260,7 +260,7 @@ class TraceReaderTest {
         return load;
     }
 
-    private static double share(TraceReading read, Checkpoint at) {
+    private static double share(SwingReading read, Checkpoint at) {
         return read.reading(Measure.TRAIL_SHARE, Optional.of(at)).orElseThrow().value();
     }
 
@@ -269,7 +269,7 @@ class TraceReaderTest {
     }
 
     private static void near(
-            GolfSwing swing, TraceReading read, Measure measure, Optional<Checkpoint> at, double most) {
+            GolfSwing swing, SwingReading read, Measure measure, Optional<Checkpoint> at, double most) {
         Optional<Measured> reading = read.reading(measure, at);
         if (reading.isEmpty()) return;
         assertThat(reading.get().value())

@@ -8,7 +8,7 @@ import app.hodegon.core.motion.SeveralSwingsException;
 import app.hodegon.core.motion.Trace;
 import app.hodegon.core.motion.TraceCurve;
 import app.hodegon.core.motion.TraceReader;
-import app.hodegon.core.motion.TraceReading;
+import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
@@ -141,7 +141,7 @@ public class Swings {
     }
 
     /** What is refused is said for this hand, under the field's name. */
-    static TraceReading read(Trace trace, List<Moment> told, Handedness hand, String field) {
+    static SwingReading read(Trace trace, List<Moment> told, Handedness hand, String field) {
         try {
             return TraceReader.read(trace, told);
         } catch (IllegalArgumentException refused) {
@@ -198,7 +198,7 @@ public class Swings {
                     stage,
                     KeptSwings.of(all.stream()
                             .filter(s -> s.state().equals("kept") && s.stage().equals(stage.id()))
-                            .map(s -> new TraceReading(
+                            .map(s -> new SwingReading(
                                     List.of(),
                                     s.readings().stream()
                                             .map(TraceView.MeasuredView::measured)

@@ -3,7 +3,7 @@ package app.hodegon.server.trace;
 import app.hodegon.core.motion.Measured;
 import app.hodegon.core.motion.Moment;
 import app.hodegon.core.motion.Origin;
-import app.hodegon.core.motion.TraceReading;
+import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.motion.Trouble;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
@@ -78,7 +78,7 @@ record TraceView(
         }
     }
 
-    static TraceView of(TraceReading reading, Handedness hand) {
+    static TraceView of(SwingReading reading, Handedness hand) {
         return new TraceView(
                 reading.moments().stream().map(SwingMomentView::of).toList(),
                 reading.readings().stream().map(MeasuredView::of).toList(),

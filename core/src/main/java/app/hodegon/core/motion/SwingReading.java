@@ -6,14 +6,14 @@ import java.util.List;
 import java.util.Optional;
 
 /**
- * What one swing's trace says.
+ * What one swing's source says: its trace, or its track in one view.
  *
  * @param moments those that are known, in the order of the swing
  * @param readings at those moments, and of the whole swing
  */
-public record TraceReading(List<Moment> moments, List<Measured> readings, List<Trouble> troubles) {
+public record SwingReading(List<Moment> moments, List<Measured> readings, List<Trouble> troubles) {
 
-    public TraceReading {
+    public SwingReading {
         moments = List.copyOf(moments);
         readings = List.copyOf(readings);
         troubles = List.copyOf(troubles);

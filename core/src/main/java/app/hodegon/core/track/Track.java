@@ -1,0 +1,129 @@
+package app.hodegon.core.track;
+
+import app.hodegon.core.golfer.BodyPoint;
+import app.hodegon.core.swing.Handedness;
+import java.util.Collections;
+import java.util.EnumMap;
+import java.util.EnumSet;
+import java.util.Map;
+import java.util.Objects;
+import java.util.Optional;
+import java.util.Set;
+
+/** Points of one body over time, seen by one camera. */
+public final class Track {
+
+    /** Fewest and most pictures. */
+    public static final int SHORTEST = 30;
+
+    public static final int LONGEST = 3000;
+
+    /** Longest time from one picture to the next, seconds: slower films hold no swing. */
+    private static final double SLOWEST = 0.2;
+
+    /** The points a track may have: the body's, without the club. */
+    public static final Set<BodyPoint> POINTS =
+            Collections.unmodifiableSet(EnumSet.complementOf(EnumSet.of(BodyPoint.GRIP, BodyPoint.CLUB_HEAD)));
+
+    private final View view;
+    private final double[] seconds;
+    private final Map<BodyPoint, Path> paths;
+
+    /**
+     * One point's way through the pictures; NaN where it was not seen.
+     *
+     * @param along pixels towards target or ball
+     * @param up pixels upwards
+     * @param certainty how sure of it is what found it, 0 to 1
+     */
+    public record Path(double[] along, double[] up, double[] certainty) {
+
+        /**
+         * As pictures have it.
+         *
+         * @param x pixels to the right
+         * @param y pixels down
+         */
+        public static Path inPicture(View view, Handedness hand, double[] x, double[] y, double[] certainty) {
+            double[] along = new double[x.length];
+            double[] up = new double[y.length];
+            for (int i = 0; i < x.length; i++) {
+                along[i] = view.sign(hand) * x[i];
+                up[i] = -y[i];
+            }
+            return new Path(along, up, certainty);
+        }
+
+        Path copy() {
+            return new Path(along.clone(), up.clone(), certainty.clone());
+        }
+    }
+
+    /**
+     * @param seconds of each picture from any zero, rising
+     * @throws IllegalArgumentException for too few or too many pictures, for times that do not rise or lie too far apart, and
+     *     for paths of another length
+     */
+    public Track(View view, double[] seconds, Map<BodyPoint, Path> paths) {
+        this.view = Objects.requireNonNull(view);
+        this.seconds = seconds.clone();
+        if (seconds.length < SHORTEST || seconds.length > LONGEST) {
+            throw new IllegalArgumentException(
+                    "A swing has " + SHORTEST + " to 3,000 pictures; these are " + seconds.length + ".");
+        }
+        for (int i = 1; i < seconds.length; i++) {
+            double step = seconds[i] - seconds[i - 1];
+            if (!(step > 0)) throw new IllegalArgumentException("The times of the pictures must rise.");
+            if (step > SLOWEST)
+                throw new IllegalArgumentException("Two pictures may lie at most " + SLOWEST + " s apart.");
+        }
+        this.paths = new EnumMap<>(BodyPoint.class);
+        paths.forEach((point, path) -> {
+            if (path.along().length != seconds.length
+                    || path.up().length != seconds.length
+                    || path.certainty().length != seconds.length) {
+                throw new IllegalArgumentException("Every picture needs every point.");
+            }
+            if (!POINTS.contains(point)) throw new IllegalArgumentException(point.id() + " is no point of the body.");
+            this.paths.put(point, path);
+        });
+    }
+
+    public View view() {
+        return view;
+    }
+
+    public int length() {
+        return seconds.length;
+    }
+
+    /** When a picture was taken. */
+    public double time(int picture) {
+        return seconds[picture];
+    }
+
+    double[] seconds() {
+        return seconds;
+    }
+
+    public double first() {
+        return seconds[0];
+    }
+
+    public double last() {
+        return seconds[seconds.length - 1];
+    }
+
+    /** Usual time from one picture to the next, seconds: their mean. */
+    public double step() {
+        return (last() - first()) / (seconds.length - 1);
+    }
+
+    public Optional<Path> path(BodyPoint point) {
+        return Optional.ofNullable(paths.get(point));
+    }
+
+    Map<BodyPoint, Path> paths() {
+        return paths;
+    }
+}

@@ -1,0 +1,224 @@
+package app.hodegon.core.track;
+
+import app.hodegon.core.golfer.BodyPoint;
+import app.hodegon.core.motion.Moment;
+import app.hodegon.core.motion.Trouble;
+import app.hodegon.core.motion.Trouble.Kind;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.track.Body.Spot;
+import java.util.ArrayList;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Locale;
+import java.util.Map;
+import java.util.Optional;
+
+/** Looks for what spoils a film: how it was taken, and what is not to be seen in it. */
+final class TrackTroubles {
+
+    /** Feet on a line that leans by more than this in the picture were not filmed level, degrees. */
+    private static final double LEVEL = 3;
+
+    /** Ankles face on stand this many hip-joint widths apart at least; nearer, the camera stood aside or behind. */
+    private static final double SQUARE = 0.8;
+
+    /** Feet as the camera sees them differ by no more than this in height face on, in parts of the body. */
+    private static final double FEWEST_PICTURES = 50;
+
+    /** For a reading at impact, pictures a second that are not few. */
+    private static final double ENOUGH_AT_IMPACT = 100;
+
+    /** Feet that both go by this part of the body's length before the way down did not move: the camera did. */
+    private static final double MOVED = 0.03;
+
+    /** A point's certainty under this is none. */
+    private static final double SURE = 0.5;
+
+    private final Track track;
+    private final Body body;
+    private final double length;
+    private final Ruler ruler;
+    private final Map<Checkpoint, Moment> moments;
+    private final int swapped;
+    private final List<Trouble> found = new ArrayList<>();
+
+    TrackTroubles(Track track, Body body, double length, Ruler ruler, Map<Checkpoint, Moment> moments, int swapped) {
+        this.track = track;
+        this.body = body;
+        this.length = length;
+        this.ruler = ruler;
+        this.moments = new EnumMap<>(moments);
+        this.swapped = swapped;
+    }
+
+    List<Trouble> find() {
+        if (!ruler.known()) say(Kind.NO_SCALE, "Without a scale there are angles, times and ratios, but no lengths.");
+        pictures();
+        Moment address = moments.get(Checkpoint.ADDRESS);
+        double from = address == null ? track.first() : address.seconds() - Stillness.LASTS;
+        double to = address == null ? track.first() + Stillness.LASTS : address.seconds();
+        if (track.view() == View.FACE_ON) {
+            level(from, to);
+            square(from, to);
+        }
+        moved(from, to);
+        unseen();
+        if (swapped > 0) {
+            say(
+                    Kind.SWAPPED,
+                    "Left and right were swapped in %d %s, and put right.",
+                    swapped,
+                    swapped == 1 ? "picture" : "pictures");
+        }
+        return found;
+    }
+
+    private void say(Kind kind, String text, Object... with) {
+        found.add(new Trouble(kind, String.format(Locale.ROOT, text, with)));
+    }
+
+    private void pictures() {
+        double rate = 1 / track.step();
+        if (rate < FEWEST_PICTURES) {
+            say(Kind.SLOW_CAMERA, "%.0f pictures a second: a time is only good to %.0f ms.", rate, 500 / rate);
+        } else if (rate < ENOUGH_AT_IMPACT && moments.containsKey(Checkpoint.IMPACT) && ruler.known()) {
+            body.hips().ifPresent(hips -> {
+                double speed = Math.abs(hips.along()
+                                .at(moments.get(Checkpoint.IMPACT).seconds(), 0.03)
+                                .slope())
+                        / ruler.pixelsPerCentimetre();
+                if (!(speed * 0.5 / rate >= 0.25)) return;
+                say(
+                        Kind.SLOW_CAMERA,
+                        "%.0f pictures a second: at impact the pelvis goes %.1f cm from one to the next.",
+                        rate,
+                        speed / rate);
+            });
+        }
+    }
+
+    private Optional<Spot> foot(BodyPoint heel, BodyPoint toe) {
+        Optional<Spot> other = body.point(toe);
+        return body.point(heel).flatMap(h -> other.map(h::middle));
+    }
+
+    private void level(double from, double to) {
+        Optional<Spot> lead = foot(BodyPoint.LEAD_HEEL, BodyPoint.LEAD_TOE);
+        Optional<Spot> trail = foot(BodyPoint.TRAIL_HEEL, BodyPoint.TRAIL_TOE);
+        if (lead.isEmpty() || trail.isEmpty()) return;
+        double along = lead.get().along().minus(trail.get().along()).median(from, to);
+        double up = lead.get().up().minus(trail.get().up()).median(from, to);
+        double lean = Math.toDegrees(Math.atan2(up, Math.abs(along)));
+        if (Math.abs(lean) > LEVEL) {
+            say(
+                    Kind.NOT_LEVEL,
+                    "The feet stand on a line that leans by %.0f°: the camera was not level.",
+                    Math.abs(lean));
+        }
+    }
+
+    private void square(double from, double to) {
+        Optional<Spot> lead = body.point(BodyPoint.LEAD_ANKLE);
+        Optional<Spot> trail = body.point(BodyPoint.TRAIL_ANKLE);
+        Optional<Spot> leadHip = body.point(BodyPoint.LEAD_HIP);
+        Optional<Spot> trailHip = body.point(BodyPoint.TRAIL_HIP);
+        if (lead.isEmpty() || trail.isEmpty() || leadHip.isEmpty() || trailHip.isEmpty()) return;
+        double ankles = lead.get().along().minus(trail.get().along()).median(from, to);
+        double hips = leadHip.get().along().minus(trailHip.get().along()).median(from, to);
+        if (ankles < 0 && hips < 0) {
+            say(
+                    Kind.MIRRORED,
+                    "The {lead} side is where the {trail} side should be: the film is mirrored, taken from behind, or of a"
+                            + " golfer of the other hand.");
+        } else if (ankles < SQUARE * Math.abs(hips)) {
+            say(
+                    Kind.NOT_SQUARE,
+                    "The stance looks narrow for the hips: the camera did not stand square to the target line.");
+        } else {
+            double leadShoe = shoe(BodyPoint.LEAD_HEEL, BodyPoint.LEAD_ANKLE, from, to);
+            double trailShoe = shoe(BodyPoint.TRAIL_HEEL, BodyPoint.TRAIL_ANKLE, from, to);
+            double larger = Math.max(leadShoe, trailShoe) / Math.min(leadShoe, trailShoe);
+            double low = lead.get().up().minus(trail.get().up()).median(from, to);
+            if (larger > 1.35 && Math.abs(low) > 0.02 * length) {
+                say(Kind.NOT_SQUARE, "One foot looks much larger than the other: the camera did not stand square.");
+            }
+        }
+    }
+
+    private double shoe(BodyPoint heel, BodyPoint ankle, double from, double to) {
+        Optional<Spot> low = body.point(heel);
+        return body.point(ankle)
+                .flatMap(a -> low.map(h -> Math.hypot(
+                        a.along().minus(h.along()).median(from, to),
+                        a.up().minus(h.up()).median(from, to))))
+                .orElse(1.0);
+    }
+
+    /** Both feet together, between address and top. */
+    private void moved(double from, double to) {
+        Moment top = moments.get(Checkpoint.TOP);
+        Optional<Spot> lead = body.point(BodyPoint.LEAD_TOE);
+        Optional<Spot> trail = body.point(BodyPoint.TRAIL_TOE);
+        if (top == null || lead.isEmpty() || trail.isEmpty()) return;
+        double leadWent = went(lead.get().along(), from, to, top.seconds());
+        double trailWent = went(trail.get().along(), from, to, top.seconds());
+        double leadRose = went(lead.get().up(), from, to, top.seconds());
+        double trailRose = went(trail.get().up(), from, to, top.seconds());
+        double along = leadWent * trailWent > 0 ? Math.min(Math.abs(leadWent), Math.abs(trailWent)) : 0;
+        double up = leadRose * trailRose > 0 ? Math.min(Math.abs(leadRose), Math.abs(trailRose)) : 0;
+        if (Math.hypot(along, up) > MOVED * length) {
+            say(Kind.CAMERA_MOVED, "Both feet go the same way while they stand: the camera moved during the swing.");
+        }
+    }
+
+    private static double went(Curve curve, double from, double to, double later) {
+        return curve.value(later, 0.05) - curve.median(from, to);
+    }
+
+    /** Hands and feet that are hardly ever seen, and points that are not sure at a moment that needs them. */
+    private void unseen() {
+        double begin = Optional.ofNullable(moments.get(Checkpoint.ADDRESS))
+                .map(Moment::seconds)
+                .orElse(track.first());
+        double end = Optional.ofNullable(moments.get(Checkpoint.IMPACT))
+                .map(Moment::seconds)
+                .orElse(track.last());
+        boolean hands = body.hands(length).map(h -> often(h, begin, end)).orElse(false);
+        boolean feet = foot(BodyPoint.LEAD_HEEL, BodyPoint.LEAD_TOE)
+                        .map(f -> often(f, begin, end))
+                        .orElse(false)
+                && foot(BodyPoint.TRAIL_HEEL, BodyPoint.TRAIL_TOE)
+                        .map(f -> often(f, begin, end))
+                        .orElse(false);
+        if (!hands || !feet) {
+            say(
+                    Kind.OUT_OF_PICTURE,
+                    "%s not to be seen all through: leave room around the golfer.",
+                    hands ? "The feet are" : feet ? "The hands are" : "Hands and feet are");
+        }
+        List<String> at = moments.values().stream()
+                .filter(m -> m.at() != Checkpoint.FINISH)
+                .filter(m ->
+                        List.of(
+                                        BodyPoint.LEAD_HIP,
+                                        BodyPoint.TRAIL_HIP,
+                                        BodyPoint.LEAD_SHOULDER,
+                                        BodyPoint.TRAIL_SHOULDER)
+                                .stream()
+                                .anyMatch(p -> body.certainty(p, m.seconds()) < SURE))
+                .map(m -> m.at().brief().toLowerCase(Locale.ROOT))
+                .toList();
+        if (!at.isEmpty()) {
+            say(
+                    Kind.UNSURE,
+                    "Hips or shoulders are not sure at %s: what rests on them there is left out.",
+                    String.join(", ", at));
+        }
+    }
+
+    private static boolean often(Spot spot, double from, double to) {
+        int seen = spot.up().seen(from, to);
+        int all = spot.up().from(to) - spot.up().from(from) + 1;
+        return seen >= 0.7 * all;
+    }
+}
