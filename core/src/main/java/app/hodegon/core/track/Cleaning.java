@@ -168,8 +168,9 @@ final class Cleaning {
         }
         if (n < 4) return false;
         double median = Curve.median(around, n);
+        if (Math.abs(values[i] - median) <= LEAST_JUMP * body) return false;
         for (int k = 0; k < n; k++) around[k] = Math.abs(around[k] - median);
         double usual = TO_DEVIATION * Curve.median(around, n);
-        return Math.abs(values[i] - median) > Math.max(LEAST_JUMP * body, FAR * usual);
+        return Math.abs(values[i] - median) > FAR * usual;
     }
 }

@@ -1,16 +1,13 @@
 package app.hodegon.server.trace;
 
 import app.hodegon.core.motion.Moment;
-import app.hodegon.core.motion.Origin;
 import app.hodegon.core.motion.Trace;
-import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.http.Invalid;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import org.springframework.web.bind.annotation.PostMapping;
@@ -20,9 +17,6 @@ import org.springframework.web.bind.annotation.RestController;
 /** The calculator: the loads of one swing in, its moments and readings out; stores nothing. */
 @RestController
 class TraceController {
-
-    /** What is given from elsewhere is taken to be good to so many ms. */
-    static final double GIVEN_UNCERTAINTY = 5;
 
     /**
      * @param rate samples a second, 50 to 1,000
@@ -43,18 +37,7 @@ class TraceController {
     TraceView read(@Valid @RequestBody TraceRequest request) {
         Handedness hand = Invalid.in("handedness", () -> Identified.of(Handedness.class, request.handedness()));
         Trace trace = Channels.trace(hand, request.rate(), request.unit(), request.channels());
-        List<Moment> known = known(request.events(), trace);
+        List<Moment> known = KnownMoments.of(request.events(), trace.rate(), "events");
         return TraceView.of(Swings.read(trace, known, hand, "events"), hand);
-    }
-
-    private static List<Moment> known(Map<String, Double> events, Trace trace) {
-        List<Moment> known = new ArrayList<>();
-        if (events == null) return known;
-        events.forEach((id, seconds) -> {
-            Checkpoint at = Invalid.in("events." + id, () -> Identified.of(Checkpoint.class, id));
-            double uncertainty = Math.max(GIVEN_UNCERTAINTY, 500 / trace.rate());
-            known.add(Invalid.in("events." + id, () -> new Moment(at, seconds, Origin.GIVEN, uncertainty)));
-        });
-        return known;
     }
 }

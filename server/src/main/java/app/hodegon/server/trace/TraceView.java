@@ -14,7 +14,7 @@ import java.util.List;
 import java.util.Optional;
 
 /** What was read in a swing's loads. */
-record TraceView(
+public record TraceView(
         @NotNull List<SwingMomentView> moments,
         @NotNull List<MeasuredView> readings,
         @NotNull List<WarningView> warnings) {
@@ -24,7 +24,7 @@ record TraceView(
      * @param from given, found, estimated or corrected
      * @param uncertainty ms
      */
-    record SwingMomentView(
+    public record SwingMomentView(
             @NotNull String id,
             @NotNull double time,
             @NotNull String from,
@@ -48,7 +48,7 @@ record TraceView(
      * @param at null for measures of the whole swing
      * @param uncertainty standard uncertainty in the measure's unit
      */
-    record MeasuredView(
+    public record MeasuredView(
             @NotNull String measure,
             String at,
             @NotNull double value,
@@ -71,14 +71,14 @@ record TraceView(
         }
     }
 
-    record WarningView(@NotNull String code, @NotNull String text) {
+    public record WarningView(@NotNull String code, @NotNull String text) {
 
         static WarningView of(Trouble trouble, Handedness hand) {
             return new WarningView(trouble.kind().id(), hand.say(trouble.text()));
         }
     }
 
-    static TraceView of(SwingReading reading, Handedness hand) {
+    public static TraceView of(SwingReading reading, Handedness hand) {
         return new TraceView(
                 reading.moments().stream().map(SwingMomentView::of).toList(),
                 reading.readings().stream().map(MeasuredView::of).toList(),

@@ -1,0 +1,36 @@
+package app.hodegon.server.trace;
+
+import app.hodegon.core.motion.Moment;
+import app.hodegon.core.motion.Origin;
+import app.hodegon.core.swing.Checkpoint;
+import app.hodegon.core.swing.Identified;
+import app.hodegon.server.http.Invalid;
+import java.util.ArrayList;
+import java.util.List;
+import java.util.Map;
+
+/** Moments that a request brings along. */
+public final class KnownMoments {
+
+    /** What is given from elsewhere is taken to be good to so many ms. */
+    static final double UNCERTAINTY = 5;
+
+    private KnownMoments() {}
+
+    /**
+     * @param seconds by the checkpoint's id; null for none
+     * @param rate samples or pictures a second
+     * @param field under whose name they are refused
+     */
+    public static List<Moment> of(Map<String, Double> seconds, double rate, String field) {
+        List<Moment> known = new ArrayList<>();
+        if (seconds == null) return known;
+        seconds.forEach((id, time) -> {
+            String of = field + "." + id;
+            Checkpoint at = Invalid.in(of, () -> Identified.of(Checkpoint.class, id));
+            double uncertainty = Math.max(UNCERTAINTY, 500 / rate);
+            known.add(Invalid.in(of, () -> new Moment(at, time, Origin.GIVEN, uncertainty)));
+        });
+        return known;
+    }
+}
