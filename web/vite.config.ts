@@ -4,14 +4,29 @@ import { fileURLToPath } from "node:url";
 import tailwindcss from "@tailwindcss/vite";
 import react from "@vitejs/plugin-react";
 import { VitePWA } from "vite-plugin-pwa";
+import { viteStaticCopy } from "vite-plugin-static-copy";
 import { defineConfig } from "vitest/config";
 
 const api = createHash("sha256").update(readFileSync("openapi.json")).digest("hex").slice(0, 12);
+
+const POSE_FILES = [
+  "pose.js",
+  "pose_web.binarypb",
+  "pose_landmark_full.tflite",
+  "pose_solution_packed_assets.data",
+  "pose_solution_packed_assets_loader.js",
+  "pose_solution_simd_wasm_bin.js",
+  "pose_solution_simd_wasm_bin.wasm",
+];
 
 export default defineConfig({
   plugins: [
     react(),
     tailwindcss(),
+    // Fetched only when a clip is opened, and as they are: they load each other by name.
+    viteStaticCopy({
+      targets: POSE_FILES.map((file) => ({ src: `node_modules/@mediapipe/pose/${file}`, dest: "pose" })),
+    }),
     VitePWA({
       registerType: "autoUpdate",
       injectRegister: "script-defer",
@@ -35,8 +50,8 @@ export default defineConfig({
         skipWaiting: true,
         clientsClaim: true,
         globPatterns: ["**/*.{js,css,html,svg,woff2}"],
-        // Only a coach makes a PDF, and not without a server.
-        globIgnores: ["**/pdf-*.js", "**/*Pdf-*.js", "**/*.ttf"],
+        // Only a coach makes a PDF or looks into a clip, and not without a server.
+        globIgnores: ["**/pdf-*.js", "**/*Pdf-*.js", "**/*.ttf", "pose/**", "**/points.worker-*.js", "**/ClipView-*.js"],
         navigateFallback: "index.html",
         navigateFallbackDenylist: [/^\/(api|v3|operator)\//, /^\/health$/],
       },

@@ -135,7 +135,12 @@ final class DemoTimes {
                 "/api/swings/" + swing + "/state",
                 "{\"state\":\"kept\",\"stage\":\"before\"}");
         time("The loads of a swing read, calculator", "POST", "/api/traces/read", loads());
-        time("3,000 pictures of 19 points read, calculator", "POST", "/api/tracks/read", FilmedSwing.request());
+        time(
+                "3,000 pictures of 19 points read, calculator",
+                "POST",
+                "/api/tracks/read",
+                FilmedSwing.request(),
+                "under 300 ms");
 
         server.signIn("petra@demo.example", "demo-student");
         String me = server.send("GET", "/api/me", null).body();

@@ -111,11 +111,11 @@ class TracksTest {
                 .asDouble();
     }
 
-    private static GolfSwing swing(Handedness hand) {
+    static GolfSwing swing(Handedness hand) {
         return new Golfer(hand, 178, PressureSchool.CENTRED, SWAY, Pace.USUAL).swing();
     }
 
-    private static String request(Handedness hand, GolfSwing swing) {
+    static String request(Handedness hand, GolfSwing swing) {
         Track film = Camera.ideal(View.FACE_ON, RATE, 0.3).film(swing, 0.8, 0.8, new Random(2));
         int sign = View.FACE_ON.sign(hand);
         String frames = IntStream.range(0, film.length())

@@ -19,7 +19,7 @@ public final class KeptSwings {
     /** From so many swings on, their spread is this student's own repeatability. */
     public static final int OWN_FROM = 5;
 
-    /** And from so many on they make a reading. */
+    /** And from so many on they make a reading; a clip does alone, since nobody films three to see one. */
     public static final int READING_FROM = 3;
 
     private KeptSwings() {}
@@ -44,7 +44,7 @@ public final class KeptSwings {
          * @param own whether the student's own repeatability counts alone where it can be told
          */
         public Optional<Reading> reading(Source source, boolean own) {
-            if (swings < READING_FROM) return Optional.empty();
+            if (source != Source.CLIP && swings < READING_FROM) return Optional.empty();
             Scatter scatter = own && own().isPresent()
                     ? new Scatter(Math.max(uncertainty, own().getAsDouble()), true)
                     : new Scatter(uncertainty, false);

@@ -12,10 +12,10 @@ final class Stillness {
     static final double LASTS = 0.25;
 
     /** Speeds are fitted over so much to each side, seconds. */
-    private static final double REACH = 0.08;
+    private static final double REACH = 0.1;
 
     /** Slower than this part of the body's length a second is still. */
-    private static final double STILL = 0.07;
+    private static final double STILL = 0.11;
 
     /** Or than so many standard deviations of a speed that is noise alone. */
     private static final double BEYOND = 4.5;

@@ -160,10 +160,10 @@ public final class TrackReader {
         for (BodyPoint point : List.of(BodyPoint.LEAD_KNEE, BodyPoint.TRAIL_KNEE)) {
             body.point(point).ifPresent(s -> below.add(s.along()));
         }
+        all.addAll(below);
         for (BodyPoint point : List.of(BodyPoint.LEAD_HEEL, BodyPoint.TRAIL_HEEL)) {
             body.point(point).ifPresent(s -> below.add(s.up()));
         }
-        all.addAll(below);
         Stillness stillness = new Stillness(length, all);
         List<Span> spans = stillness.spans();
         Optional<Span> rest = rest(spans, way);

@@ -17,16 +17,22 @@ import java.util.Optional;
 final class TrackTroubles {
 
     /** Feet on a line that leans by more than this in the picture were not filmed level, degrees. */
-    private static final double LEVEL = 3;
+    private static final double LEVEL = 5;
 
     /** Ankles face on stand this many hip-joint widths apart at least; nearer, the camera stood aside or behind. */
     private static final double SQUARE = 0.8;
 
-    /** Feet as the camera sees them differ by no more than this in height face on, in parts of the body. */
+    /** For times, pictures a second that are not few. */
     private static final double FEWEST_PICTURES = 50;
 
     /** For a reading at impact, pictures a second that are not few. */
     private static final double ENOUGH_AT_IMPACT = 100;
+
+    /** From one picture to the next the pelvis may go so far at impact, cm. */
+    private static final double COARSE = 1;
+
+    /** Sides swapped in so few of all pictures are not worth a word. */
+    private static final double FEW = 0.02;
 
     /** Feet that both go by this part of the body's length before the way down did not move: the camera did. */
     private static final double MOVED = 0.03;
@@ -63,12 +69,8 @@ final class TrackTroubles {
         }
         moved(from, to);
         unseen();
-        if (swapped > 0) {
-            say(
-                    Kind.SWAPPED,
-                    "Left and right were swapped in %d %s, and put right.",
-                    swapped,
-                    swapped == 1 ? "picture" : "pictures");
+        if (swapped > FEW * track.length()) {
+            say(Kind.SWAPPED, "Left and right were swapped in %d pictures, and put right.", swapped);
         }
         return found;
     }
@@ -84,10 +86,10 @@ final class TrackTroubles {
         } else if (rate < ENOUGH_AT_IMPACT && moments.containsKey(Checkpoint.IMPACT) && ruler.known()) {
             body.hips().ifPresent(hips -> {
                 double speed = Math.abs(hips.along()
-                                .at(moments.get(Checkpoint.IMPACT).seconds(), 0.03)
+                                .at(moments.get(Checkpoint.IMPACT).seconds(), 0.06)
                                 .slope())
                         / ruler.pixelsPerCentimetre();
-                if (!(speed * 0.5 / rate >= 0.25)) return;
+                if (!(speed / rate >= COARSE)) return;
                 say(
                         Kind.SLOW_CAMERA,
                         "%.0f pictures a second: at impact the pelvis goes %.1f cm from one to the next.",
@@ -103,8 +105,8 @@ final class TrackTroubles {
     }
 
     private void level(double from, double to) {
-        Optional<Spot> lead = foot(BodyPoint.LEAD_HEEL, BodyPoint.LEAD_TOE);
-        Optional<Spot> trail = foot(BodyPoint.TRAIL_HEEL, BodyPoint.TRAIL_TOE);
+        Optional<Spot> lead = body.point(BodyPoint.LEAD_ANKLE);
+        Optional<Spot> trail = body.point(BodyPoint.TRAIL_ANKLE);
         if (lead.isEmpty() || trail.isEmpty()) return;
         double along = lead.get().along().minus(trail.get().along()).median(from, to);
         double up = lead.get().up().minus(trail.get().up()).median(from, to);

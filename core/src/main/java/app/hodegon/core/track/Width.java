@@ -18,8 +18,8 @@ final class Width {
     /** Only so many standard deviations wider than at address was it not square there. */
     private static final double BEYOND = 4;
 
-    /** And by so much in parts of the width at least: bodies come nearer and go. */
-    private static final double LEAST = 0.008;
+    /** And by so much in parts of the width at least: bodies come nearer and go, and so do points that are found. */
+    private static final double LEAST = 0.03;
 
     /** What is not seen to be turned at address is at most so many times nearer to square; an assumption. */
     private static final double USUALLY_SQUARE = 3;

@@ -25,7 +25,8 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 @Configuration
 class SecurityConfig {
 
-    private static final String CONTENT_SECURITY = "default-src 'self'; img-src 'self' data:; font-src 'self' data:;"
+    private static final String CONTENT_SECURITY = "default-src 'self'; script-src 'self' 'wasm-unsafe-eval';"
+            + " img-src 'self' data: blob:; font-src 'self' data:;"
             + " style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
 
     /** Of all that a page could ask of the machine only the microphone, which a student may want to listen by. */

@@ -52,6 +52,8 @@ class RecordRepository {
             LESSON_MEASURED,
             TRACE_FILE,
             SWING,
+            CLIP,
+            CLIP_STILL,
             PROPOSAL_ANSWER,
             SHOT_FILE,
             SHOT,
@@ -69,7 +71,7 @@ class RecordRepository {
 
     /** Files made before there were these have none of them. */
     private static final Set<Table<?>> LATER =
-            Set.of(LESSON_CHECK, LESSON_MEASURED, TRACE_FILE, SWING, ROUND_PLAYED, SELF_CHECK);
+            Set.of(LESSON_CHECK, LESSON_MEASURED, TRACE_FILE, SWING, CLIP, CLIP_STILL, ROUND_PLAYED, SELF_CHECK);
 
     /** Of an installation, not of the student. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(
@@ -87,6 +89,12 @@ class RecordRepository {
             SWING.MOMENTS,
             SWING.READINGS,
             SWING.WARNINGS,
+            CLIP.MARKS,
+            CLIP.TOLD,
+            CLIP.RULER,
+            CLIP.MOMENTS,
+            CLIP.READINGS,
+            CLIP.WARNINGS,
             LESSON_DECISION.DIAGNOSED,
             PROPOSAL_ANSWER.BECAUSE,
             PLAN_DOCUMENT.DOCUMENT,

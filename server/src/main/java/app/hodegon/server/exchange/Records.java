@@ -4,6 +4,7 @@ import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.SignIns;
+import app.hodegon.server.clip.Clips;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Conflict;
@@ -51,6 +52,7 @@ class Records {
     private final ShotFiles shots;
     private final Proposals proposals;
     private final Swings swings;
+    private final Clips clips;
     private final ToldLog told;
     private final ApplicationEventPublisher events;
 
@@ -66,6 +68,7 @@ class Records {
             ShotFiles shots,
             Proposals proposals,
             Swings swings,
+            Clips clips,
             ToldLog told,
             ApplicationEventPublisher events) {
         this.records = records;
@@ -79,6 +82,7 @@ class Records {
         this.shots = shots;
         this.proposals = proposals;
         this.swings = swings;
+        this.clips = clips;
         this.told = told;
         this.events = events;
     }
@@ -133,6 +137,7 @@ class Records {
             ids(record, "lesson").forEach(lesson -> {
                 shots.readWhole(lesson);
                 swings.readWhole(lesson);
+                clips.readWhole(lesson);
                 proposals.readWhole(lesson);
             });
             ids(record, "plan").forEach(plan -> plans.readWhole(student, plan));

@@ -25,6 +25,7 @@ import app.hodegon.core.motion.KeptSwings;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.core.swing.Source;
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.LessonAnswerRecord;
 import app.hodegon.server.db.tables.records.LessonMeasuredRecord;
@@ -157,7 +158,10 @@ class LessonRepository {
                         .from(LESSON_MEASURED)
                         .where(LESSON_MEASURED.LESSON_ID.eq(LESSON.ID))
                         .and(LESSON_MEASURED.STAGE.eq(Stage.BEFORE.id()))
-                        .and(LESSON_MEASURED.SWINGS.ge((short) KeptSwings.READING_FROM))))
+                        .and(LESSON_MEASURED
+                                .SWINGS
+                                .ge((short) KeptSwings.READING_FROM)
+                                .or(LESSON_MEASURED.SOURCE.eq(Source.CLIP.id())))))
                 .or(exists(selectOne()
                         .from(LESSON_SHOT)
                         .where(LESSON_SHOT.LESSON_ID.eq(LESSON.ID))

@@ -53,7 +53,7 @@ final class LessonRows {
                             row.getSwings(),
                             row.getUncertainty(),
                             row.getSpread() == null ? OptionalDouble.empty() : OptionalDouble.of(row.getSpread()))
-                    .reading(Source.PLATE, ownSpread)
+                    .reading(Identified.of(Source.class, row.getSource()), ownSpread)
                     .ifPresent(reading -> measured.computeIfAbsent(
                                     Identified.of(Stage.class, row.getStage()), s -> new ArrayList<>())
                             .add(reading));

@@ -1,18 +1,14 @@
 package app.hodegon.server.trace;
 
 import static app.hodegon.server.db.Tables.LESSON;
-import static app.hodegon.server.db.Tables.LESSON_MEASURED;
 import static app.hodegon.server.db.Tables.SWING;
 import static app.hodegon.server.db.Tables.TRACE_FILE;
 import static org.jooq.impl.DSL.coalesce;
 import static org.jooq.impl.DSL.inline;
 import static org.jooq.impl.DSL.max;
 
-import app.hodegon.core.motion.KeptSwings.Joint;
 import app.hodegon.core.motion.PackedTrace;
 import app.hodegon.core.motion.Trace;
-import app.hodegon.core.swing.Checkpoint;
-import app.hodegon.server.db.tables.records.LessonMeasuredRecord;
 import app.hodegon.server.db.tables.records.SwingRecord;
 import app.hodegon.server.db.tables.records.TraceFileRecord;
 import app.hodegon.server.lesson.Stage;
@@ -218,35 +214,6 @@ class SwingRepository {
                 .set(SWING.WARNINGS, json.writeValueAsString(read.warnings()))
                 .where(SWING.ID.eq(id))
                 .execute();
-    }
-
-    /** Replaces what a lesson's kept swings say together. */
-    void measured(UUID lesson, Map<Stage, List<Joint>> joints) {
-        db.deleteFrom(LESSON_MEASURED)
-                .where(LESSON_MEASURED.LESSON_ID.eq(lesson))
-                .execute();
-        List<LessonMeasuredRecord> rows = new ArrayList<>();
-        joints.forEach((stage, all) -> {
-            for (int i = 0; i < all.size(); i++) rows.add(row(lesson, stage, i, all.get(i)));
-        });
-        db.batchInsert(rows).execute();
-        db.update(LESSON)
-                .set(LESSON.SWINGS_VERSION, LESSON.SWINGS_VERSION.plus(1))
-                .where(LESSON.ID.eq(lesson))
-                .execute();
-    }
-
-    private static LessonMeasuredRecord row(UUID lesson, Stage stage, int ordinal, Joint joint) {
-        return new LessonMeasuredRecord(
-                lesson,
-                stage.id(),
-                (short) ordinal,
-                joint.measure().id(),
-                joint.at().map(Checkpoint::id).orElse(null),
-                joint.mean(),
-                (short) joint.swings(),
-                joint.uncertainty(),
-                joint.spread().isPresent() ? joint.spread().getAsDouble() : null);
     }
 
     boolean ownSpread(UUID lesson) {

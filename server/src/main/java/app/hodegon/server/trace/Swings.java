@@ -58,6 +58,7 @@ public class Swings {
     private static final double BY_HAND = 10;
 
     private final SwingRepository swings;
+    private final KeptMeasures measured;
     private final Lessons lessons;
     private final Students students;
     private final Approaches approaches;
@@ -65,11 +66,13 @@ public class Swings {
 
     Swings(
             SwingRepository swings,
+            KeptMeasures measured,
             Lessons lessons,
             Students students,
             Approaches approaches,
             ApplicationEventPublisher events) {
         this.swings = swings;
+        this.measured = measured;
         this.lessons = lessons;
         this.students = students;
         this.approaches = approaches;
@@ -171,14 +174,14 @@ public class Swings {
         Repeatability assumed =
                 approaches.repeatability(students.byId(lesson.studentId()).coachId());
         List<SwingView> all = swings.ofLesson(lessonId);
-        List<JointView> measured = new ArrayList<>();
+        List<JointView> together = new ArrayList<>();
         joints(all)
-                .forEach((stage, joints) -> joints.forEach(j -> measured.add(JointView.of(
+                .forEach((stage, joints) -> joints.forEach(j -> together.add(JointView.of(
                         stage.id(), j, assumed.sem(j.measure(), Source.PLATE).orElse(j.uncertainty())))));
         return new SwingsView(
                 all,
                 swings.files(lessonId),
-                measured,
+                together,
                 swings.ownSpread(lessonId),
                 KeptSwings.READING_FROM,
                 KeptSwings.OWN_FROM);
@@ -192,21 +195,16 @@ public class Swings {
     }
 
     private static Map<Stage, List<Joint>> joints(List<SwingView> all) {
-        Map<Stage, List<Joint>> joints = new EnumMap<>(Stage.class);
+        Map<Stage, List<SwingReading>> kept = new EnumMap<>(Stage.class);
         for (Stage stage : Stage.values()) {
-            joints.put(
+            kept.put(
                     stage,
-                    KeptSwings.of(all.stream()
+                    all.stream()
                             .filter(s -> s.state().equals("kept") && s.stage().equals(stage.id()))
-                            .map(s -> new SwingReading(
-                                    List.of(),
-                                    s.readings().stream()
-                                            .map(TraceView.MeasuredView::measured)
-                                            .toList(),
-                                    List.of()))
-                            .toList()));
+                            .map(s -> TraceView.reading(s.readings()))
+                            .toList());
         }
-        return joints;
+        return KeptMeasures.joints(kept);
     }
 
     /** Reads everything that is stored of a lesson's swings, so that what cannot be read shows now. */
@@ -298,7 +296,7 @@ public class Swings {
     }
 
     private SwingsView changed(Account coach, UUID lesson) {
-        swings.measured(lesson, joints(swings.ofLesson(lesson)));
+        measured.put(lesson, Source.PLATE, joints(swings.ofLesson(lesson)));
         events.publishEvent(new SwingsChanged(lesson));
         return ofLesson(coach, lesson);
     }

@@ -30,7 +30,7 @@ public record TraceView(
             @NotNull String from,
             @NotNull double uncertainty) {
 
-        static SwingMomentView of(Moment moment) {
+        public static SwingMomentView of(Moment moment) {
             return new SwingMomentView(
                     moment.at().id(),
                     rounded(moment.seconds(), 1e4),
@@ -38,7 +38,7 @@ public record TraceView(
                     rounded(moment.uncertainty(), 10));
         }
 
-        Moment moment() {
+        public Moment moment() {
             return new Moment(
                     Identified.of(Checkpoint.class, id), time, Identified.of(Origin.class, from), uncertainty);
         }
@@ -62,7 +62,7 @@ public record TraceView(
                     Math.max(0.01, rounded(measured.uncertainty(), 100)));
         }
 
-        Measured measured() {
+        public Measured measured() {
             return new Measured(
                     Identified.of(Measure.class, measure),
                     Optional.ofNullable(at).map(a -> Identified.of(Checkpoint.class, a)),
@@ -83,6 +83,12 @@ public record TraceView(
                 reading.moments().stream().map(SwingMomentView::of).toList(),
                 reading.readings().stream().map(MeasuredView::of).toList(),
                 reading.troubles().stream().map(t -> WarningView.of(t, hand)).toList());
+    }
+
+    /** What kept swings are put together from. */
+    public static SwingReading reading(List<MeasuredView> readings) {
+        return new SwingReading(
+                List.of(), readings.stream().map(MeasuredView::measured).toList(), List.of());
     }
 
     private static double rounded(double value, double parts) {

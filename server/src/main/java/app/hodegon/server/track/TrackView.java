@@ -8,7 +8,7 @@ import jakarta.validation.constraints.NotNull;
 import java.util.List;
 
 /** What was read in a swing's film. */
-record TrackView(
+public record TrackView(
         @NotNull String view,
         @NotNull RulerView scale,
         @NotNull List<TraceView.SwingMomentView> moments,
@@ -20,7 +20,7 @@ record TrackView(
      * @param pixelsPerCentimetre in the plane of the feet; null without a scale
      * @param uncertainty as a part of it
      */
-    record RulerView(@NotNull String from, Double pixelsPerCentimetre, Double uncertainty) {
+    public record RulerView(@NotNull String from, Double pixelsPerCentimetre, Double uncertainty) {
 
         static RulerView of(Ruler ruler) {
             if (ruler.from() == Ruler.From.NONE)
@@ -33,7 +33,7 @@ record TrackView(
         }
     }
 
-    static TrackView of(TrackReading reading, Handedness hand) {
+    public static TrackView of(TrackReading reading, Handedness hand) {
         TraceView swing = TraceView.of(reading.swing(), hand);
         return new TrackView(
                 reading.view().id(),

@@ -1,0 +1,232 @@
+package app.hodegon.server.clip;
+
+import static app.hodegon.server.db.Tables.CLIP;
+import static app.hodegon.server.db.Tables.CLIP_STILL;
+import static app.hodegon.server.db.Tables.LESSON;
+import static app.hodegon.server.db.Tables.STUDENT;
+import static org.jooq.impl.DSL.coalesce;
+import static org.jooq.impl.DSL.max;
+
+import app.hodegon.core.track.PackedTrack;
+import app.hodegon.core.track.Track;
+import app.hodegon.server.clip.ClipsView.ClipView;
+import app.hodegon.server.clip.ClipsView.PicturesAgreed;
+import app.hodegon.server.db.tables.records.ClipRecord;
+import app.hodegon.server.trace.TraceView.MeasuredView;
+import app.hodegon.server.trace.TraceView.SwingMomentView;
+import app.hodegon.server.trace.TraceView.WarningView;
+import app.hodegon.server.track.TrackRequest.MarksEntry;
+import app.hodegon.server.track.TrackView;
+import app.hodegon.server.track.TrackView.RulerView;
+import java.time.Clock;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.Base64;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.UUID;
+import org.jooq.DSLContext;
+import org.springframework.stereotype.Repository;
+import tools.jackson.core.type.TypeReference;
+import tools.jackson.databind.json.JsonMapper;
+
+@Repository
+class ClipRepository {
+
+    private static final TypeReference<List<SwingMomentView>> MOMENTS = new TypeReference<>() {};
+    private static final TypeReference<List<MeasuredView>> READINGS = new TypeReference<>() {};
+    private static final TypeReference<List<WarningView>> WARNINGS = new TypeReference<>() {};
+
+    private final DSLContext db;
+    private final Clock clock;
+    private final JsonMapper json;
+
+    ClipRepository(DSLContext db, Clock clock, JsonMapper json) {
+        this.db = db;
+        this.clock = clock;
+        this.json = json;
+    }
+
+    /**
+     * What a clip is measured by and what was told of it.
+     *
+     * @param marks null to go by the height
+     * @param golferHeight cm; null if not known
+     */
+    record Told(MarksEntry marks, Double golferHeight, List<SwingMomentView> moments) {}
+
+    /** A clip with its points. */
+    record Stored(UUID id, UUID lesson, int width, Track track, Told told) {}
+
+    UUID add(UUID lesson, ClipController.ClipEntry entry, Track track, Told told, TrackView read) {
+        int number = db.select(coalesce(max(CLIP.NUMBER), 0).plus(1))
+                .from(CLIP)
+                .where(CLIP.LESSON_ID.eq(lesson))
+                .fetchSingle()
+                .value1();
+        ClipRecord row = db.newRecord(CLIP);
+        row.setId(UUID.randomUUID());
+        row.setLessonId(lesson);
+        row.setStage(entry.stage());
+        row.setNumber(number);
+        row.setState("kept");
+        row.setTakenAt(OffsetDateTime.now(clock));
+        row.setName(entry.name());
+        row.setWidth(entry.width());
+        row.setHeight(entry.height());
+        row.setPoints(Base64.getEncoder().encodeToString(PackedTrack.pack(track)));
+        row.setGolferHeight(told.golferHeight());
+        put(row, told, read);
+        row.insert();
+        return row.getId();
+    }
+
+    private void put(ClipRecord row, Told told, TrackView read) {
+        row.setMarks(told.marks() == null ? null : json.writeValueAsString(told.marks()));
+        row.setTold(json.writeValueAsString(told.moments()));
+        row.setRuler(json.writeValueAsString(read.scale()));
+        row.setMoments(json.writeValueAsString(read.moments()));
+        row.setReadings(json.writeValueAsString(read.readings()));
+        row.setWarnings(json.writeValueAsString(read.warnings()));
+    }
+
+    void tell(UUID id, Told told, TrackView read) {
+        ClipRecord row = db.newRecord(CLIP);
+        put(row, told, read);
+        db.update(CLIP).set(row).where(CLIP.ID.eq(id)).execute();
+    }
+
+    void decide(UUID id, String state, String stage) {
+        db.update(CLIP)
+                .set(CLIP.STATE, state)
+                .set(CLIP.STAGE, stage)
+                .where(CLIP.ID.eq(id))
+                .execute();
+    }
+
+    void delete(UUID id) {
+        db.deleteFrom(CLIP).where(CLIP.ID.eq(id)).execute();
+    }
+
+    int count(UUID lesson) {
+        return db.fetchCount(CLIP, CLIP.LESSON_ID.eq(lesson));
+    }
+
+    Optional<UUID> lessonOf(UUID id) {
+        return db.select(CLIP.LESSON_ID).from(CLIP).where(CLIP.ID.eq(id)).fetchOptional(CLIP.LESSON_ID);
+    }
+
+    Optional<Stored> byId(UUID id) {
+        return db.selectFrom(CLIP).where(CLIP.ID.eq(id)).fetchOptional(this::stored);
+    }
+
+    private Stored stored(ClipRecord row) {
+        return new Stored(
+                row.getId(),
+                row.getLessonId(),
+                row.getWidth(),
+                PackedTrack.unpack(Base64.getDecoder().decode(row.getPoints())),
+                new Told(
+                        row.getMarks() == null ? null : json.readValue(row.getMarks(), MarksEntry.class),
+                        row.getGolferHeight(),
+                        json.readValue(row.getTold(), MOMENTS)));
+    }
+
+    List<ClipView> ofLesson(UUID lesson) {
+        Map<UUID, List<String>> pictures = db.select(CLIP_STILL.CLIP_ID, CLIP_STILL.CHECKPOINT)
+                .from(CLIP_STILL)
+                .join(CLIP)
+                .on(CLIP.ID.eq(CLIP_STILL.CLIP_ID))
+                .where(CLIP.LESSON_ID.eq(lesson))
+                .fetchGroups(CLIP_STILL.CLIP_ID, CLIP_STILL.CHECKPOINT);
+        return db.selectFrom(CLIP)
+                .where(CLIP.LESSON_ID.eq(lesson))
+                .orderBy(CLIP.NUMBER)
+                .fetch(row -> view(row, pictures.getOrDefault(row.getId(), List.of())));
+    }
+
+    private ClipView view(ClipRecord row, List<String> pictures) {
+        Track track = stored(row).track();
+        return new ClipView(
+                row.getId(),
+                row.getNumber(),
+                row.getStage(),
+                row.getState(),
+                track.view().id(),
+                row.getName(),
+                row.getTakenAt(),
+                row.getWidth(),
+                row.getHeight(),
+                track.first(),
+                track.last(),
+                json.readValue(row.getRuler(), RulerView.class),
+                json.readValue(row.getMoments(), MOMENTS),
+                json.readValue(row.getReadings(), READINGS),
+                json.readValue(row.getWarnings(), WARNINGS),
+                pictures);
+    }
+
+    void putPicture(UUID clip, String checkpoint, byte[] jpeg) {
+        String picture = Base64.getEncoder().encodeToString(jpeg);
+        db.mergeInto(CLIP_STILL, CLIP_STILL.CLIP_ID, CLIP_STILL.CHECKPOINT, CLIP_STILL.PICTURE)
+                .key(CLIP_STILL.CLIP_ID, CLIP_STILL.CHECKPOINT)
+                .values(clip, checkpoint, picture)
+                .execute();
+    }
+
+    Optional<byte[]> picture(UUID clip, String checkpoint) {
+        return db.select(CLIP_STILL.PICTURE)
+                .from(CLIP_STILL)
+                .where(CLIP_STILL.CLIP_ID.eq(clip))
+                .and(CLIP_STILL.CHECKPOINT.eq(checkpoint))
+                .fetchOptional(CLIP_STILL.PICTURE)
+                .map(Base64.getDecoder()::decode);
+    }
+
+    Optional<Double> height(UUID student) {
+        return db.select(STUDENT.HEIGHT)
+                .from(STUDENT)
+                .where(STUDENT.ID.eq(student))
+                .fetchOptional(STUDENT.HEIGHT);
+    }
+
+    Optional<PicturesAgreed> agreed(UUID student) {
+        return db.select(STUDENT.PICTURES_AGREED_ON, STUDENT.PICTURES_AGREED_BY)
+                .from(STUDENT)
+                .where(STUDENT.ID.eq(student))
+                .and(STUDENT.PICTURES_AGREED_ON.isNotNull())
+                .fetchOptional(row -> new PicturesAgreed(row.value1(), row.value2()));
+    }
+
+    void setHeight(UUID student, double height) {
+        db.update(STUDENT)
+                .set(STUDENT.HEIGHT, height)
+                .where(STUDENT.ID.eq(student))
+                .execute();
+    }
+
+    void agree(UUID student, String by) {
+        db.update(STUDENT)
+                .set(STUDENT.PICTURES_AGREED_ON, LocalDate.now(clock))
+                .set(STUDENT.PICTURES_AGREED_BY, by)
+                .where(STUDENT.ID.eq(student))
+                .execute();
+    }
+
+    /** Takes the agreement back, and with it every picture. */
+    void disagree(UUID student) {
+        db.update(STUDENT)
+                .setNull(STUDENT.PICTURES_AGREED_ON)
+                .setNull(STUDENT.PICTURES_AGREED_BY)
+                .where(STUDENT.ID.eq(student))
+                .execute();
+        db.deleteFrom(CLIP_STILL)
+                .where(CLIP_STILL.CLIP_ID.in(db.select(CLIP.ID)
+                        .from(CLIP)
+                        .join(LESSON)
+                        .on(LESSON.ID.eq(CLIP.LESSON_ID))
+                        .where(LESSON.STUDENT_ID.eq(student))))
+                .execute();
+    }
+}

@@ -1,0 +1,57 @@
+package app.hodegon.server.clip;
+
+import app.hodegon.server.trace.TraceView.MeasuredView;
+import app.hodegon.server.trace.TraceView.SwingMomentView;
+import app.hodegon.server.trace.TraceView.WarningView;
+import app.hodegon.server.track.TrackView.RulerView;
+import jakarta.validation.constraints.NotNull;
+import java.time.LocalDate;
+import java.time.OffsetDateTime;
+import java.util.List;
+import java.util.UUID;
+
+/**
+ * The filmed swings of a lesson.
+ *
+ * @param height of the student in cm; null if not known
+ * @param agreed null while nobody agreed that pictures are kept
+ */
+record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed agreed) {
+
+    /** @param by the student, or for a junior the adult */
+    record PicturesAgreed(@NotNull LocalDate on, @NotNull String by) {}
+
+    /**
+     * @param width of the picture in which the points lie, pixels
+     * @param from the first picture's time, seconds
+     * @param pictures moments of which a picture is kept
+     */
+    record ClipView(
+            @NotNull UUID id,
+            @NotNull int number,
+            @NotNull String stage,
+            @NotNull String state,
+            @NotNull String view,
+            @NotNull String name,
+            @NotNull OffsetDateTime takenAt,
+            @NotNull int width,
+            @NotNull int height,
+            @NotNull double from,
+            @NotNull double to,
+            @NotNull RulerView ruler,
+            @NotNull List<SwingMomentView> moments,
+            @NotNull List<MeasuredView> readings,
+            @NotNull List<WarningView> warnings,
+            @NotNull List<String> pictures) {}
+
+    /**
+     * Where a clip's points lie.
+     *
+     * @param points what the columns are
+     * @param frames for each picture, for each point: x to the right and y down in pixels, certainty; null where not seen
+     */
+    record ClipPoints(
+            @NotNull List<Double> times,
+            @NotNull List<String> points,
+            @NotNull List<List<List<Double>>> frames) {}
+}

@@ -1,0 +1,139 @@
+package app.hodegon.server;
+
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import app.hodegon.core.swing.Handedness;
+import org.junit.jupiter.api.BeforeEach;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.ExtendWith;
+import tools.jackson.databind.JsonNode;
+
+/** Filmed swings of a lesson: stored, set by hand, kept or not, their pictures only where somebody agreed. */
+@ExtendWith(RunningServer.class)
+class ClipsTest {
+
+    private static final String PICTURE = "{\"jpeg\":\"/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//2Q==\"}";
+
+    private Client client;
+    private String student;
+    private String lesson;
+
+    @BeforeEach
+    void lesson(Client client) {
+        this.client = client.coach();
+        student = this.client
+                .post("/api/students", """
+                        {"name":"Filmed Fern","handedness":"left","level":"club","ageBand":"adult","shoes":"soft",
+                         "units":"metric","complaint":"","flags":[],"kit":["ball"],"week":{}}""")
+                .expect(201)
+                .body()
+                .path("id")
+                .asString();
+        lesson = this.client
+                .post("/api/students/" + student + "/lessons", "")
+                .expect(201)
+                .body()
+                .path("id")
+                .asString();
+    }
+
+    @Test
+    void aClipMakesReadingsThatTheDiagnosisRestsOn() {
+        JsonNode view = add("before").expect(200).body();
+        JsonNode clip = view.at("/clips/0");
+        assertThat(clip.path("view").asString()).isEqualTo("face-on");
+        assertThat(clip.at("/ruler/from").asString()).isEqualTo("marks");
+        assertThat(view.path("height").isNull()).isTrue();
+
+        JsonNode told = client.get("/api/lessons/" + lesson).expect(200).body();
+        assertThat(told.path("measured").toString()).contains("pelvis-drift").contains("\"clip\"");
+        assertThat(told.at("/diagnosis/faults/0/id").asString()).isEqualTo("sway");
+
+        String id = clip.path("id").asString();
+        JsonNode points = client.get("/api/clips/" + id + "/points").expect(200).body();
+        assertThat(points.path("frames").size()).isEqualTo(points.path("times").size());
+        assertThat(points.at("/frames/0").size()).isEqualTo(19);
+
+        client.put("/api/clips/" + id + "/state", "{\"state\":\"thrown\",\"stage\":\"before\"}")
+                .expect(200);
+        assertThat(client.get("/api/lessons/" + lesson).body().path("measured").size())
+                .isZero();
+        client.put("/api/clips/" + id + "/state", "{\"state\":\"kept\",\"stage\":\"after\"}")
+                .expect(200);
+        assertThat(client.delete("/api/clips/" + id)
+                        .expect(200)
+                        .body()
+                        .path("clips")
+                        .size())
+                .isZero();
+    }
+
+    @Test
+    void whatIsSetByHandTakesItsReadingsAlong() {
+        JsonNode clip = add("before").expect(200).body().at("/clips/0");
+        String id = clip.path("id").asString();
+        double top = time(clip, "top");
+        JsonNode moved = client.put(
+                        "/api/clips/" + id + "/told",
+                        "{\"moments\":{\"top\":%s},\"scale\":null,\"height\":178}".formatted(top - 0.1))
+                .expect(200)
+                .body();
+        assertThat(moved.path("height").asDouble()).isEqualTo(178);
+        assertThat(moved.at("/clips/0/ruler/from").asString()).isEqualTo("height");
+        assertThat(time(moved.at("/clips/0"), "top")).isCloseTo(top - 0.1, within(1e-3));
+        JsonNode back = client.put("/api/clips/" + id + "/told", "{\"moments\":{\"top\":null}}")
+                .expect(200)
+                .body()
+                .at("/clips/0");
+        assertThat(time(back, "top")).isEqualTo(top);
+        assertThat(back.at("/ruler/from").asString()).isEqualTo("none");
+        client.put("/api/clips/" + id + "/told", "{\"moments\":{\"summit\":1}}").refused(422);
+        client.put("/api/clips/" + id + "/told", "{\"moments\":{\"top\":99}}").refused(422);
+    }
+
+    @Test
+    void picturesAreKeptOnlyWhereSomebodyAgreedAndGoWithTheAgreement() {
+        String id = add("before").expect(200).body().at("/clips/0/id").asString();
+        String top = "/api/clips/" + id + "/pictures/top";
+        client.put(top, PICTURE).refused(409);
+        client.put("/api/students/" + student + "/pictures-agreed", "{\"by\":\"Fern herself\"}")
+                .expect(204);
+        client.put(top, PICTURE).expect(204);
+        client.put(top, "{\"jpeg\":\"bm8gcGljdHVyZQ==\"}").refused(422);
+        client.put(top.replace("top", "summit"), PICTURE).refused(422);
+        JsonNode view =
+                client.get("/api/lessons/" + lesson + "/clips").expect(200).body();
+        assertThat(view.at("/agreed/by").asString()).isEqualTo("Fern herself");
+        assertThat(view.at("/clips/0/pictures/0").asString()).isEqualTo("top");
+        assertThat(client.get("/api/students/" + student + "/record")
+                        .expect(200)
+                        .body()
+                        .toString())
+                .contains("clipStill");
+
+        client.put("/api/students/" + student + "/pictures-agreed", "{}").expect(204);
+        assertThat(client.get("/api/lessons/" + lesson + "/clips")
+                        .body()
+                        .at("/clips/0/pictures")
+                        .size())
+                .isZero();
+        client.get(top).refused(404);
+    }
+
+    private static double time(JsonNode clip, String moment) {
+        return clip.path("moments")
+                .valueStream()
+                .filter(m -> m.path("id").asString().equals(moment))
+                .findFirst()
+                .orElseThrow()
+                .path("time")
+                .asDouble();
+    }
+
+    private Client.Answer add(String stage) {
+        return client.post("/api/lessons/" + lesson + "/clips", """
+                {"stage":"%s","name":"swing.mp4","width":1280,"height":960,"track":%s}""".formatted(
+                        stage, TracksTest.request(Handedness.LEFT, TracksTest.swing(Handedness.LEFT))));
+    }
+}

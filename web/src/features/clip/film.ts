@@ -1,0 +1,73 @@
+import { ALL_FORMATS, BlobSource, CanvasSink, Input, type InputVideoTrack } from "mediabunny";
+
+/** What is known of a film before anything in it is looked at. */
+export type FilmFacts = {
+  width: number;
+  height: number;
+  seconds: number;
+  /** Pictures a second as the file's clock has them. */
+  rate: number;
+};
+
+/** Why a film cannot be taken, and what to do about it. */
+export class NoFilm extends Error {}
+
+/** Pictures are looked at so high, pixels: more tells nothing more. */
+export const TALL = 480;
+
+export const LONGEST_SECONDS = 60;
+export const LARGEST_MB = 500;
+
+/** A film on this machine; nothing of it leaves. */
+export class Film {
+  private constructor(
+    private readonly track: InputVideoTrack,
+    readonly facts: FilmFacts,
+  ) {}
+
+  static async open(file: Blob): Promise<Film> {
+    if (file.size > LARGEST_MB * 1024 * 1024)
+      throw new NoFilm(`The file is larger than ${LARGEST_MB} MB: cut it to the swing.`);
+    const input = new Input({ source: new BlobSource(file), formats: ALL_FORMATS });
+    let track: InputVideoTrack | null;
+    try {
+      track = await input.getPrimaryVideoTrack();
+    } catch {
+      throw new NoFilm("This is no film that can be read here. Films are taken as MP4, MOV or WebM.");
+    }
+    if (!track) throw new NoFilm("There are no pictures in this file.");
+    if (!(await track.canDecode()))
+      throw new NoFilm(
+        track.codec === "hevc"
+          ? "This browser cannot show films in HEVC. In the phone's camera settings, set the format to “most compatible” (H.264) and film again."
+          : "This browser cannot show what this film is coded in. Set the phone's camera to H.264 and film again.",
+      );
+    const seconds = await track.computeDuration();
+    if (seconds > LONGEST_SECONDS)
+      throw new NoFilm(`The film is longer than ${LONGEST_SECONDS} s: cut it to the swing.`);
+    const stats = await track.computePacketStats();
+    const rate = stats.averagePacketRate;
+    return new Film(track, { width: track.displayWidth, height: track.displayHeight, seconds, rate });
+  }
+
+  /** The size in which pictures are looked at. */
+  get size() {
+    const { width, height } = this.facts;
+    const scale = Math.min(1, TALL / Math.max(1, height));
+    return { width: Math.round(width * scale), height: Math.round(height * scale) };
+  }
+
+  /** Every picture between two moments, smaller; a canvas that is used again for the next. */
+  async *pictures(from: number, to: number, tall = TALL) {
+    const { width, height } = this.facts;
+    const scale = Math.min(1, tall / Math.max(1, height));
+    const sink = new CanvasSink(this.track, {
+      width: Math.max(2, Math.round(width * scale)),
+      height: Math.max(2, Math.round(height * scale)),
+      fit: "fill",
+      poolSize: 2,
+    });
+    for await (const { canvas, timestamp } of sink.canvases(from, to))
+      yield { canvas: canvas as OffscreenCanvas | HTMLCanvasElement, seconds: timestamp };
+  }
+}
