@@ -166,6 +166,18 @@ export const queries = {
       queryKey: ["lessons", id, "swings"],
       queryFn: () => api.get<Wire["SwingsView"]>(`/api/lessons/${id}/swings`),
     }),
+  /** The filmed swings of a lesson. */
+  clips: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "clips"],
+      queryFn: () => api.get<Wire["ClipsView"]>(`/api/lessons/${id}/clips`),
+    }),
+  clipPoints: (clip: string) =>
+    queryOptions({
+      queryKey: ["clips", clip, "points"],
+      queryFn: () => api.get<Wire["ClipPoints"]>(`/api/clips/${clip}/points`),
+      staleTime: Infinity,
+    }),
   /** The kept swings of the same student's lessons before. */
   earlierSwings: (id: string) =>
     queryOptions({

@@ -33,12 +33,14 @@ import { useLessonEntry } from "./useLessonEntry";
 import { WhyPanel } from "./WhyPanel";
 import { Title } from "@/ui/Title";
 
+const ClipView = lazy(() => import("../clip/ClipView"));
 const SignSheet = lazy(() => import("../golfer/SignSheet"));
 
 const VIEWS = [
   { id: "before", label: "Before" },
   { id: "since", label: "Since last time" },
   { id: "plate", label: "Plate" },
+  { id: "clip", label: "Clip" },
   { id: "feet", label: "Feet" },
   { id: "why", label: "Why" },
   { id: "tried", label: "Tried" },
@@ -91,7 +93,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
     };
     const onKey = (event: KeyboardEvent) => {
       // Swings are decided on by keys of their own.
-      if (belongsElsewhere(event) || (view === "plate" && event.key !== "?")) return;
+      if (belongsElsewhere(event) || ((view === "plate" || view === "clip") && event.key !== "?")) return;
       const ball = TALLY_KEYS[event.key];
       const digit = places[Number(event.key) - 1];
       if (ball && (view === "before" || view === "after" || view === "since")) {
@@ -183,6 +185,17 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           onStage={setStage}
         />
       )}
+      {view === "clip" && (
+        <Suspense fallback={<Loading />}>
+          <ClipView
+            saved={work.state === "saved"}
+            lesson={lesson}
+            catalogue={catalogue}
+            stage={stage}
+            onStage={setStage}
+          />
+        </Suspense>
+      )}
       {view === "feet" && (
         <FeetPanel
           measured={lesson.measured}
@@ -200,7 +213,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
         </>
       )}
       <div
-        hidden={view === "feet" || view === "why" || view === "plate"}
+        hidden={view === "feet" || view === "why" || view === "plate" || view === "clip"}
         className="grid gap-6 md:grid-cols-[minmax(0,1fr)_17rem] lg:grid-cols-[minmax(0,1fr)_23rem] lg:gap-8"
       >
         <div className="grid content-start gap-5">
@@ -254,10 +267,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
                 <h2 id="readings" className="mb-1">
                   Readings
                 </h2>
-                <FromPlate
-                  measured={lesson.measured.filter((m) => m.stage === moment)}
-                  onShow={() => show("plate")}
-                />
+                <FromSwings measured={lesson.measured.filter((m) => m.stage === moment)} onShow={show} />
                 <ReadingsForm entry={entry} moment={moment} catalogue={catalogue} change={change} />
               </section>
               <label className="grid gap-1">
@@ -305,15 +315,23 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
 }
 
 /** What kept swings have read already, so that nobody types it again. */
-function FromPlate({ measured, onShow }: { measured: Lesson["measured"]; onShow: () => void }) {
-  if (measured.length === 0) return null;
-  const swings = Math.max(...measured.map((m) => m.reading.swings));
+function FromSwings({ measured, onShow }: { measured: Lesson["measured"]; onShow: (view: string) => void }) {
+  const of = (source: string) => measured.filter((m) => m.reading.source === source);
   return (
-    <p className="mb-2">
-      {measured.length} readings from {swings} kept swings on the plate.{" "}
-      <button type="button" className="min-h-11 underline" onClick={onShow}>
-        Show them
-      </button>
-    </p>
+    <>
+      {[
+        { source: "plate", view: "plate", from: "kept swings on the plate" },
+        { source: "clip", view: "clip", from: "kept clips" },
+      ]
+        .filter(({ source }) => of(source).length > 0)
+        .map(({ source, view, from }) => (
+          <p key={source} className="mb-2">
+            {of(source).length} readings from {Math.max(...of(source).map((m) => m.reading.swings))} {from}.{" "}
+            <button type="button" className="min-h-11 underline" onClick={() => onShow(view)}>
+              Show them
+            </button>
+          </p>
+        ))}
+    </>
   );
 }

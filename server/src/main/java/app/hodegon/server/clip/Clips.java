@@ -103,7 +103,9 @@ public class Clips {
                 entry.track().scale(),
                 height,
                 known.stream().map(SwingMomentView::of).toList());
-        clips.add(lessonId, entry, track, told, read(track, told, hand));
+        TrackView read = read(track, told, hand);
+        if (read.moments().isEmpty()) throw new Invalid("frames", "There is no swing in this film.");
+        clips.add(lessonId, entry, track, told, read);
         return changed(lesson);
     }
 

@@ -1,0 +1,449 @@
+import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Check, Film as FilmIcon, Trash2, X } from "lucide-react";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { api } from "@/api/client";
+import { queries } from "@/api/queries";
+import type { Catalogue, Hand, Lesson, MomentName, Wire } from "@/api/types";
+import { Button } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
+import { FileButton } from "@/ui/FileButton";
+import { IconButton } from "@/ui/IconButton";
+import { Failed, Loading, Note } from "@/ui/Notice";
+import { Decide } from "../lesson/Decide";
+import { Ranking } from "../lesson/Ranking";
+import { WhichBalls } from "../lesson/WhichBalls";
+import { useSwingsChanged } from "../plate/usePlate";
+import { ClipDesk, type Marks, nearest, type Shown } from "./ClipDesk";
+import { ClipReadings } from "./ClipReadings";
+import { LARGEST_MB, LONGEST_SECONDS } from "./film";
+import { type Found } from "./finding";
+import { holdPictures, picturesOf } from "./kept";
+import { POINTS, type Points } from "./points";
+import { type CameraView, framesToSend, viewOf } from "./seen";
+import { useFinding } from "./useFinding";
+
+type Clip = Wire["ClipView"];
+
+const VIEWS = [
+  { id: "face-on", label: "Face on" },
+  { id: "down-the-line", label: "Down the line" },
+];
+
+/** As the coach set it, before it is kept. */
+type Set = { view: CameraView; marks?: Marks; moments: Record<string, number> };
+
+/** A lesson's films of swings: points are found on this machine, looked at, corrected and kept. */
+export default function ClipView({
+  lesson,
+  catalogue,
+  saved,
+  stage,
+  onStage,
+}: {
+  lesson: Lesson;
+  catalogue: Catalogue;
+  saved: boolean;
+  stage: MomentName;
+  onStage: (stage: MomentName) => void;
+}) {
+  const hand = lesson.handedness as Hand;
+  const client = useQueryClient();
+  const clips = useQuery(queries.clips(lesson.id));
+  const changed = useSwingsChanged(lesson.id);
+  const took = (view: Wire["ClipsView"]) => {
+    client.setQueryData(queries.clips(lesson.id).queryKey, view);
+    void changed();
+  };
+  const finding = useFinding();
+  const [own, setOwn] = useState<{ of: Found; set: Set }>();
+  const [tall, setTall] = useState<number | null>();
+  const [chosenId, setChosen] = useState<string>();
+  const [againstId, setAgainst] = useState<string>();
+  const found = finding.found;
+  const first = useMemo((): Set | undefined => found && { view: viewOf(found.frames), moments: {} }, [found]);
+  const set = found && own?.of === found ? own.set : first;
+  const setSet = (next: Set) => found && setOwn({ of: found, set: next });
+  const height = tall === undefined ? (clips.data?.height ?? null) : tall;
+
+  const track = useMemo(
+    () =>
+      found &&
+      set && {
+        handedness: hand,
+        view: set.view,
+        height: height ?? undefined,
+        scale: set.marks,
+        points: [...POINTS],
+        frames: framesToSend(found.frames),
+        times: found.times.map((t) => Math.round(t * 1e6) / 1e6),
+        moments: set.moments,
+      },
+    [found, hand, height, set],
+  );
+  const read = useQuery({
+    queryKey: ["tracks", found?.name, found?.times[0], set, height],
+    queryFn: () => api.post<Wire["TrackView"]>("/api/tracks/read", track),
+    enabled: !!track,
+    placeholderData: keepPreviousData,
+    retry: false,
+    staleTime: Infinity,
+  });
+  const keep = useMutation({
+    mutationFn: async () => {
+      const view = await api.post<Wire["ClipsView"]>(`/api/lessons/${lesson.id}/clips`, {
+        stage,
+        name: found!.name.slice(0, 120),
+        width: found!.width,
+        height: found!.height,
+        track,
+      });
+      const clip = view.clips[view.clips.length - 1]!;
+      holdPictures(clip.id, found!);
+      if (!view.agreed) return { view, clip };
+      await sendPictures(clip, found!);
+      return { view: await api.get<Wire["ClipsView"]>(`/api/lessons/${lesson.id}/clips`), clip };
+    },
+    onSuccess: ({ view, clip }) => {
+      took(view);
+      setChosen(clip.id);
+      finding.forget();
+    },
+  });
+  const decide = useMutation({
+    mutationFn: ({ id, state }: { id: string; state: string }) =>
+      api.put<Wire["ClipsView"]>(`/api/clips/${id}/state`, { state, stage }),
+    onSuccess: took,
+  });
+  const remove = useMutation({
+    mutationFn: (id: string) => api.delete<Wire["ClipsView"]>(`/api/clips/${id}`),
+    onSuccess: took,
+  });
+  const tell = useMutation({
+    mutationFn: ({ id, ...told }: { id: string; moments: Record<string, number | null>; height?: number }) =>
+      api.put<Wire["ClipsView"]>(`/api/clips/${id}/told`, told),
+    onSuccess: took,
+  });
+
+  const all = clips.data?.clips ?? [];
+  const shownClips = all.filter((c) => c.stage === stage);
+  const chosen = found ? undefined : (shownClips.find((c) => c.id === chosenId) ?? shownClips.at(-1));
+  const stored = useStored(chosen);
+  const against = all.find((c) => c.id === againstId && c.id !== chosen?.id);
+  const other = useStored(against);
+  if (clips.isPending) return <Loading />;
+  if (clips.isError) return <Failed error={clips.error} again={() => clips.refetch()} />;
+
+  const fresh: Shown | undefined =
+    found && set && read.data
+      ? {
+          name: found.name,
+          view: set.view,
+          width: found.width,
+          height: found.height,
+          times: found.times,
+          frames: found.frames,
+          moments: read.data.moments.map((m) => (m.id in set.moments ? { ...m, from: "corrected" } : m)),
+          warnings: read.data.warnings,
+          readings: read.data.readings,
+          ruler: read.data.scale,
+          picture: (i) => found.pictures[i],
+        }
+      : undefined;
+  const shown = fresh ?? stored;
+  const isSwing = !!fresh && fresh.moments.length > 0;
+  return (
+    <div className="grid gap-4">
+      <div className="flex flex-wrap items-center gap-x-5 gap-y-2 no-print">
+        <WhichBalls value={stage} onChange={onStage} />
+        <FileButton
+          label="Film of a swing"
+          accept="video/*,.mp4,.mov,.webm"
+          disabled={finding.busy}
+          onFile={(file) => void finding.find(file, 1)}
+        >
+          <FilmIcon aria-hidden className="size-5" /> Film of a swing
+        </FileButton>
+        <p className="text-soft text-sm">
+          From the side of the ball or down the line; up to {LONGEST_SECONDS} s and {LARGEST_MB} MB. The film
+          stays on this machine.
+        </p>
+      </div>
+      {finding.busy && <Finding finding={finding} />}
+      {finding.error && <Failed error={finding.error} />}
+      {found && read.isError && <Failed error={read.error} />}
+      {!shown && !finding.busy && (
+        <div className="border-line text-soft grid gap-2 border border-dashed p-6">
+          <p className="text-ink font-semibold">A phone on a stand, hip high, is enough.</p>
+          <p>
+            Face on: square to the target line. Down the line: on the hands’ line, level. The whole body in
+            the picture, still for a second before and after, 60 pictures a second or more.
+          </p>
+        </div>
+      )}
+      {shown && (
+        <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
+          <section aria-label={shown.name} className="grid content-start gap-3">
+            <div className="flex flex-wrap items-center gap-3 no-print">
+              {fresh && set ? (
+                <>
+                  <Choice
+                    label="Where the camera stood"
+                    value={set.view}
+                    options={VIEWS}
+                    onChange={(view) => setSet({ ...set, view: view as CameraView })}
+                  />
+                  <Slower finding={finding} />
+                  <span className="ml-auto flex gap-2">
+                    <Button weight="main" disabled={!isSwing || keep.isPending} onClick={() => keep.mutate()}>
+                      <Check aria-hidden className="size-4" /> Keep
+                    </Button>
+                    <Button onClick={finding.forget}>
+                      <X aria-hidden className="size-4" /> Throw away
+                    </Button>
+                  </span>
+                </>
+              ) : (
+                chosen && (
+                  <>
+                    <h2>
+                      Clip {chosen.number}, {VIEWS.find((v) => v.id === chosen.view)?.label.toLowerCase()}
+                    </h2>
+                    <Button
+                      onClick={() =>
+                        decide.mutate({ id: chosen.id, state: chosen.state === "kept" ? "thrown" : "kept" })
+                      }
+                    >
+                      {chosen.state === "kept" ? "Does not count" : "Counts"}
+                    </Button>
+                    {all.length > 1 && (
+                      <label className="ml-auto flex items-center gap-2">
+                        Against
+                        <select value={against?.id ?? ""} onChange={(e) => setAgainst(e.target.value)}>
+                          <option value="">nothing</option>
+                          {all
+                            .filter((c) => c.id !== chosen.id && c.view === chosen.view)
+                            .map((c) => (
+                              <option key={c.id} value={c.id}>
+                                clip {c.number}, {c.stage}
+                              </option>
+                            ))}
+                        </select>
+                      </label>
+                    )}
+                  </>
+                )
+              )}
+            </div>
+            <ClipDesk
+              key={fresh ? "fresh" : chosen?.id}
+              shown={shown}
+              against={fresh ? undefined : other}
+              hand={hand}
+              catalogue={catalogue}
+              tall={height}
+              marks={fresh ? set?.marks : undefined}
+              onTall={(cm) => {
+                setTall(cm);
+                if (!fresh && chosen && cm) tell.mutate({ id: chosen.id, moments: {}, height: cm });
+              }}
+              onMarks={(marks) => set && setSet({ ...set, marks })}
+              onMoment={(id, seconds) => {
+                if (fresh && set) {
+                  const others = Object.entries(set.moments).filter(([other]) => other !== id);
+                  const moments = Object.fromEntries(seconds === null ? others : [...others, [id, seconds]]);
+                  setSet({ ...set, moments });
+                } else if (chosen)
+                  tell.mutate({ id: chosen.id, moments: { [id]: seconds }, height: height ?? undefined });
+              }}
+            />
+            {keep.isError && <Failed error={keep.error} />}
+            {tell.isError && <Failed error={tell.error} />}
+          </section>
+          <aside className="grid content-start gap-5">
+            <ClipReadings
+              readings={shown.readings}
+              against={fresh ? undefined : other?.readings}
+              catalogue={catalogue}
+              diagnosis={lesson.diagnosis}
+            />
+            <Agreed lesson={lesson} agreed={clips.data.agreed ?? undefined} />
+            {shownClips.length > 0 && (
+              <section aria-label="Clips" className="no-print">
+                <h2 className="mb-1">{shownClips.filter((c) => c.state === "kept").length} kept</h2>
+                <ul className="grid gap-1">
+                  {shownClips.map((c) => (
+                    <li key={c.id} className="flex gap-1">
+                      <button
+                        type="button"
+                        aria-pressed={c.id === chosen?.id}
+                        onClick={() => setChosen(c.id)}
+                        className={`aria-pressed:border-ink hover:bg-tint border-line min-h-11 flex-1 rounded border px-2 text-left ${c.state === "thrown" ? "opacity-50" : ""}`}
+                      >
+                        {c.number} {VIEWS.find((v) => v.id === c.view)?.label}
+                        <span className="text-soft ml-2 text-sm">{c.name}</span>
+                      </button>
+                      <IconButton label={`Remove clip ${c.number}`} onClick={() => remove.mutate(c.id)}>
+                        <Trash2 aria-hidden className="size-4" />
+                      </IconButton>
+                    </li>
+                  ))}
+                </ul>
+              </section>
+            )}
+            <section aria-label="Diagnosis" className="no-print grid gap-3">
+              <Decide lesson={lesson} catalogue={catalogue} saved={saved} />
+              <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
+            </section>
+          </aside>
+        </div>
+      )}
+    </div>
+  );
+}
+
+/** A kept clip as it is shown: its points from the server, its pictures from this page or, where they are kept, too. */
+function useStored(clip: Clip | undefined): Shown | undefined {
+  const points = useQuery({ ...queries.clipPoints(clip?.id ?? ""), enabled: !!clip });
+  return useMemo(() => {
+    if (!clip || !points.data) return undefined;
+    const held = picturesOf(clip.id);
+    const order = POINTS.map((p) => points.data.points.indexOf(p));
+    return {
+      name: `Clip ${clip.number}`,
+      view: clip.view as CameraView,
+      width: clip.width,
+      height: clip.height,
+      times: points.data.times,
+      frames: points.data.frames.map((f) => order.map((k) => f[k] ?? [0, 0, 0])) as Points[],
+      moments: clip.moments,
+      warnings: clip.warnings,
+      readings: clip.readings,
+      ruler: clip.ruler,
+      picture: (i: number, moment?: string) =>
+        held?.pictures[i] ??
+        (moment && clip.pictures.includes(moment) ? `/api/clips/${clip.id}/pictures/${moment}` : undefined),
+    };
+  }, [clip, points.data]);
+}
+
+async function sendPictures(clip: Clip, found: Found) {
+  for (const moment of clip.moments) {
+    const picture = found.pictures[nearest(found.times, moment.time)];
+    if (!picture) continue;
+    await api.put<void>(`/api/clips/${clip.id}/pictures/${moment.id}`, { jpeg: await base64(picture) });
+  }
+}
+
+async function base64(blob: Blob): Promise<string> {
+  const bytes = new Uint8Array(await blob.arrayBuffer());
+  let text = "";
+  for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192));
+  return btoa(text);
+}
+
+const PARTS = {
+  opening: "Opening the film",
+  searching: "Looking for the swing",
+  finding: "Finding the body",
+};
+
+function Finding({ finding }: { finding: ReturnType<typeof useFinding> }) {
+  const { progress, canvas, give } = finding;
+  const place = useRef<HTMLDivElement>(null);
+  useEffect(() => {
+    place.current?.replaceChildren(canvas);
+  }, [canvas]);
+  const left = progress.left === undefined ? "" : `, ${Math.ceil(progress.left)} s left`;
+  return (
+    <section aria-label="Finding the swing" className="grid justify-items-center gap-3">
+      <div ref={place} className="bg-ink h-80 overflow-hidden rounded [&>canvas]:h-full" aria-hidden />
+      <label className="grid w-full max-w-md gap-1">
+        <span role="status">
+          {PARTS[progress.part]}
+          {left}
+        </span>
+        <progress className="accent-ink w-full" max={progress.of} value={progress.done} />
+      </label>
+      <Button onClick={give}>Give up</Button>
+    </section>
+  );
+}
+
+const SLOWER = [
+  { id: "1", label: "Usual" },
+  { id: "4", label: "Slow 4×" },
+  { id: "8", label: "Slow 8×" },
+];
+
+/** How the film was recorded, where the file's clock is not the world's. */
+function Slower({ finding }: { finding: ReturnType<typeof useFinding> }) {
+  const { found, slower, again } = finding;
+  if (!found) return null;
+  return (
+    <>
+      <label className="flex items-center gap-2">
+        Speed
+        <select value={String(slower)} onChange={(e) => again(Number(e.target.value), undefined)}>
+          {SLOWER.map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.label}
+            </option>
+          ))}
+        </select>
+      </label>
+      {found.swings.length > 1 && (
+        <label className="flex items-center gap-2">
+          Swing
+          <select value={String(found.swing)} onChange={(e) => again(slower, Number(e.target.value))}>
+            {found.swings.map((s, i) => (
+              <option key={s.peak} value={i}>
+                at {s.peak.toFixed(1)} s
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
+    </>
+  );
+}
+
+/** Whether pictures of the student may be kept, and who said so. */
+function Agreed({ lesson, agreed }: { lesson: Lesson; agreed?: Wire["PicturesAgreed"] }) {
+  const client = useQueryClient();
+  const [by, setBy] = useState("");
+  const agree = useMutation({
+    mutationFn: (by: string | null) =>
+      api.put<void>(`/api/students/${lesson.studentId}/pictures-agreed`, { by }),
+    onSuccess: () => client.invalidateQueries({ queryKey: queries.clips(lesson.id).queryKey }),
+  });
+  if (agreed)
+    return (
+      <p className="text-sm no-print">
+        {agreed.by} agreed on {agreed.on} that the stills of the eight moments are kept.{" "}
+        <button type="button" className="min-h-11 underline" onClick={() => agree.mutate(null)}>
+          Take back, and remove them
+        </button>
+      </p>
+    );
+  return (
+    <form
+      className="no-print grid gap-2"
+      onSubmit={(e) => {
+        e.preventDefault();
+        if (by.trim()) agree.mutate(by.trim());
+      }}
+    >
+      <Note>Points and numbers are kept; pictures only if the student agrees (for a junior, the adult).</Note>
+      <span className="flex items-end gap-2">
+        <label className="grid flex-1 gap-1">
+          Who agrees
+          <input value={by} maxLength={100} onChange={(e) => setBy(e.target.value)} />
+        </label>
+        <Button type="submit" disabled={!by.trim() || agree.isPending}>
+          Keep stills
+        </Button>
+      </span>
+      {agree.isError && <Failed error={agree.error} />}
+    </form>
+  );
+}

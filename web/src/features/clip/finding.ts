@@ -1,0 +1,147 @@
+import { Film } from "./film";
+import { difference, type Stretch, swingsIn, worthALook } from "./looking";
+import { PointFinder, type Points } from "./points";
+
+/** A swing whose points were found, and its pictures, on this machine only. */
+export type Found = {
+  name: string;
+  /** Seconds as the world's clock has them. */
+  times: number[];
+  frames: (Points | null)[];
+  pictures: Blob[];
+  width: number;
+  height: number;
+  /** All swings of the film; this is one of them. */
+  swings: Stretch[];
+  swing: number;
+};
+
+/** @param left seconds that it will take yet; undefined while nobody knows */
+export type Progress = { part: "opening" | "searching" | "finding"; done: number; of: number; left?: number };
+
+/** Films up to this long are one swing, seconds. */
+const ONE_SWING = 4.5;
+const SMALL = 72;
+const QUALITY = 0.8;
+/** The first picture is looked at so often before it counts: what finds points is unsure at first. */
+const WARM_UP = 3;
+
+export class GivenUp extends Error {}
+
+/**
+ * Finds the points of one swing in a film; nothing of it leaves this machine.
+ *
+ * @param slower how many times slower the file's clock is than the world's: over 1 for slow motion
+ * @throws GivenUp when the signal says so
+ */
+export async function findSwing(
+  file: File,
+  slower: number,
+  which: number | undefined,
+  onProgress: (progress: Progress) => void,
+  onPicture: (picture: CanvasImageSource, points: Points | null) => void,
+  signal: AbortSignal,
+): Promise<Found> {
+  const goOn = () => {
+    if (signal.aborted) throw new GivenUp();
+  };
+  onProgress({ part: "opening", done: 0, of: 1 });
+  const film = await Film.open(file);
+  goOn();
+  const finder = new PointFinder();
+  const stop = () => finder.close();
+  signal.addEventListener("abort", stop);
+  try {
+    const { times, swings } = await search(film, slower, onProgress, goOn);
+    const strongest = which ?? 0;
+    const swing = swings[Math.min(strongest, swings.length - 1)]!;
+    const wanted = worthALook(times, swing);
+    const found: Found = {
+      name: file.name,
+      times: [],
+      frames: [],
+      pictures: [],
+      ...film.size,
+      swings,
+      swing: swings.indexOf(swing),
+    };
+    const begun = performance.now();
+    let next = 0;
+    for await (const { canvas, seconds } of film.pictures(
+      wanted[0]! * slower - 1e-3,
+      swing.to * slower + 1e-3,
+    )) {
+      goOn();
+      const at = seconds / slower;
+      if (next >= wanted.length) break;
+      if (at < wanted[next]! - 1e-4) continue;
+      if (next === 0)
+        for (let i = 0; i < WARM_UP; i++) await finder.find(-1 - i, await createImageBitmap(canvas), i * 20);
+      const milliseconds = Math.round(1000 * (at - wanted[0]!)) + 20 * WARM_UP;
+      const points = await finder.find(next, await createImageBitmap(canvas), milliseconds);
+      goOn();
+      found.times.push(at);
+      found.frames.push(points);
+      found.pictures.push(await jpeg(canvas));
+      onPicture(canvas, points);
+      next++;
+      const each = (performance.now() - begun) / 1000 / next;
+      onProgress({ part: "finding", done: next, of: wanted.length, left: each * (wanted.length - next) });
+    }
+    return found;
+  } catch (e) {
+    goOn();
+    throw e;
+  } finally {
+    signal.removeEventListener("abort", stop);
+    finder.close();
+  }
+}
+
+/** Every picture's time, and where the swings are. */
+async function search(
+  film: Film,
+  slower: number,
+  onProgress: (progress: Progress) => void,
+  goOn: () => void,
+): Promise<{ times: number[]; swings: Stretch[] }> {
+  const times: number[] = [];
+  const amounts: number[] = [];
+  const seconds = film.facts.seconds / slower;
+  const canvas = new OffscreenCanvas(SMALL, SMALL);
+  const paper = canvas.getContext("2d", { willReadFrequently: true })!;
+  let before: Uint8ClampedArray | undefined;
+  const begun = performance.now();
+  for await (const picture of film.pictures(0, film.facts.seconds + 1, SMALL)) {
+    goOn();
+    const at = picture.seconds / slower;
+    paper.drawImage(picture.canvas, 0, 0, SMALL, SMALL);
+    const now = paper.getImageData(0, 0, SMALL, SMALL).data;
+    times.push(at);
+    amounts.push(before ? difference(before, now) : 0);
+    before = now;
+    const spent = (performance.now() - begun) / 1000;
+    if (times.length % 10 === 0)
+      onProgress({
+        part: "searching",
+        done: at,
+        of: seconds,
+        left: at > 0 ? (spent / at) * (seconds - at) : undefined,
+      });
+  }
+  const swings = swingsIn({ times, amounts });
+  const last = times[times.length - 1] ?? 0;
+  if (last - (times[0] ?? 0) <= ONE_SWING) {
+    const peak = swings.length > 0 ? swings.reduce((a, b) => (b.peak > a.peak ? a : b)).peak : last / 2;
+    return { times, swings: [{ from: times[0] ?? 0, to: last, peak }] };
+  }
+  return { times, swings: swings.length > 0 ? swings : [{ from: 0, to: Math.min(last, 3.5), peak: 1.5 }] };
+}
+
+async function jpeg(canvas: OffscreenCanvas | HTMLCanvasElement): Promise<Blob> {
+  if (canvas instanceof OffscreenCanvas)
+    return canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY });
+  return new Promise((resolve, reject) =>
+    canvas.toBlob((b) => (b ? resolve(b) : reject(new Error("no picture"))), "image/jpeg", QUALITY),
+  );
+}
