@@ -172,6 +172,12 @@ export const queries = {
       queryKey: ["lessons", id, "clips"],
       queryFn: () => api.get<Wire["ClipsView"]>(`/api/lessons/${id}/clips`),
     }),
+  demoFilms: () =>
+    queryOptions({
+      queryKey: ["demo", "films"],
+      queryFn: () => api.get<Wire["DemoFilm"][]>("/api/demo/films"),
+      staleTime: Infinity,
+    }),
   clipPoints: (clip: string) =>
     queryOptions({
       queryKey: ["clips", clip, "points"],

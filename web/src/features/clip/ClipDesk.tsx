@@ -1,10 +1,11 @@
-import { useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import type { Catalogue, Hand, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { NumberField } from "@/ui/NumberField";
 import { Note } from "@/ui/Notice";
 import { ClipPicture } from "./ClipPicture";
 import { drawing } from "./lines";
+import { Picture } from "./Picture";
 import type { PointName, Points } from "./points";
 import type { CameraView } from "./seen";
 
@@ -75,7 +76,6 @@ export function ClipDesk({
   const lead = hand === "right" ? "left" : "right";
   const arms = useMemo(() => [`${lead}-shoulder`, `${lead}-elbow`, `${lead}-wrist`] as PointName[], [lead]);
   const step = (by: number) => setIndex(Math.max(0, Math.min(shown.times.length - 1, at + by)));
-  const strip = useRef<HTMLOListElement>(null);
   const goTo = (id: string) => {
     setChosen(id);
     const moment = shown.moments.find((m) => m.id === id);
@@ -97,7 +97,7 @@ export function ClipDesk({
         }}
       >
         <div className="max-h-[22rem] [&>div]:h-[22rem]">
-          <Picture
+          <Seen
             shown={shown}
             at={at}
             arms={arms}
@@ -116,7 +116,7 @@ export function ClipDesk({
         </div>
         {other && (
           <div className="max-h-[22rem] [&>div]:h-[22rem]">
-            <Picture shown={other.shown} at={other.at} arms={arms} moment={chosen} marks={[]} />
+            <Seen shown={other.shown} at={other.at} arms={arms} moment={chosen} marks={[]} />
           </div>
         )}
       </div>
@@ -131,7 +131,7 @@ export function ClipDesk({
           aria-valuetext={`${seconds.toFixed(3)} s`}
         />
       </label>
-      <ol ref={strip} className="grid grid-cols-8 gap-1" aria-label="Moments of the swing">
+      <ol className="grid grid-cols-8 gap-1" aria-label="Moments of the swing">
         {catalogue.checkpoints.map((c) => {
           const there = shown.moments.find((m) => m.id === c.id);
           return (
@@ -219,7 +219,7 @@ export function ClipDesk({
   );
 }
 
-function Picture({
+function Seen({
   shown,
   at,
   arms,
@@ -265,15 +265,7 @@ function Still({ shown, id, time }: { shown: Shown; id: string; time?: number })
       className="bg-tint block w-full overflow-hidden"
       style={{ aspectRatio: `${shown.width} / ${shown.height}` }}
     >
-      {picture && (
-        <ClipPicture
-          picture={picture}
-          width={shown.width}
-          height={shown.height}
-          drawing={{ lines: [], dots: [], bands: [] }}
-          said=""
-        />
-      )}
+      {picture && <Picture of={picture} />}
     </span>
   );
 }

@@ -1,5 +1,5 @@
-import { useEffect, useMemo } from "react";
 import type { Drawing } from "./lines";
+import { Picture } from "./Picture";
 
 const TONES = {
   body: "stroke-white",
@@ -27,23 +27,13 @@ export function ClipPicture({
   /** A place in the picture was pressed, in its pixels. */
   onPress?: (at: [number, number]) => void;
 }) {
-  const address = useMemo(
-    () => (picture instanceof Blob ? URL.createObjectURL(picture) : picture),
-    [picture],
-  );
-  useEffect(
-    () => () => {
-      if (address?.startsWith("blob:")) URL.revokeObjectURL(address);
-    },
-    [address],
-  );
   const line = width / 300;
   return (
     <div
       className="bg-ink relative mx-auto w-fit max-w-full overflow-hidden rounded"
       style={{ aspectRatio: `${width} / ${height}` }}
     >
-      {address && <img src={address} alt="" className="block h-full w-full" draggable={false} />}
+      {picture && <Picture of={picture} />}
       <svg
         role="img"
         aria-label={said}

@@ -163,6 +163,7 @@ export default function ClipView({
         >
           <FilmIcon aria-hidden className="size-5" /> Film of a swing
         </FileButton>
+        <DemoFilm busy={finding.busy} hand={hand} onFile={(file) => void finding.find(file, 1)} />
         <p className="text-soft text-sm">
           From the side of the ball or down the line; up to {LONGEST_SECONDS} s and {LARGEST_MB} MB. The film
           stays on this machine.
@@ -266,7 +267,7 @@ export default function ClipView({
               catalogue={catalogue}
               diagnosis={lesson.diagnosis}
             />
-            <Agreed lesson={lesson} agreed={clips.data.agreed ?? undefined} />
+            <Agreed lesson={lesson} clips={all} agreed={clips.data.agreed ?? undefined} />
             {shownClips.length > 0 && (
               <section aria-label="Clips" className="no-print">
                 <h2 className="mb-1">{shownClips.filter((c) => c.state === "kept").length} kept</h2>
@@ -341,6 +342,37 @@ async function base64(blob: Blob): Promise<string> {
   return btoa(text);
 }
 
+/** In the demo there are films of the simulated golfer. */
+function DemoFilm({ busy, hand, onFile }: { busy: boolean; hand: Hand; onFile: (file: File) => void }) {
+  const session = useQuery(queries.session());
+  const there = (session.data?.demo.length ?? 0) > 0;
+  const films = useQuery({ ...queries.demoFilms(), enabled: there });
+  if (!there || !films.data) return null;
+  return (
+    <label className="flex items-center gap-2">
+      Or a demo film
+      <select
+        value=""
+        disabled={busy}
+        onChange={async (e) => {
+          const name = e.target.value;
+          const film = await fetch(`/api/demo/films/${name}`).then((r) => r.blob());
+          onFile(new File([film], `${name}.mp4`, { type: "video/mp4" }));
+        }}
+      >
+        <option value="">choose</option>
+        {films.data
+          .filter((f) => f.hand === hand)
+          .map((f) => (
+            <option key={f.name} value={f.name}>
+              {f.name.replace("-", ", ")}
+            </option>
+          ))}
+      </select>
+    </label>
+  );
+}
+
 const PARTS = {
   opening: "Opening the film",
   searching: "Looking for the swing",
@@ -408,13 +440,28 @@ function Slower({ finding }: { finding: ReturnType<typeof useFinding> }) {
 }
 
 /** Whether pictures of the student may be kept, and who said so. */
-function Agreed({ lesson, agreed }: { lesson: Lesson; agreed?: Wire["PicturesAgreed"] }) {
+function Agreed({
+  lesson,
+  clips,
+  agreed,
+}: {
+  lesson: Lesson;
+  clips: Clip[];
+  agreed?: Wire["PicturesAgreed"];
+}) {
   const client = useQueryClient();
   const [by, setBy] = useState("");
   const agree = useMutation({
     mutationFn: (by: string | null) =>
       api.put<void>(`/api/students/${lesson.studentId}/pictures-agreed`, { by }),
-    onSuccess: () => client.invalidateQueries({ queryKey: queries.clips(lesson.id).queryKey }),
+    onSuccess: async (_, said) => {
+      // What was filmed before somebody agreed is still at hand on this page.
+      for (const clip of said ? clips : []) {
+        const held = picturesOf(clip.id);
+        if (held) await sendPictures(clip, held);
+      }
+      await client.invalidateQueries({ queryKey: queries.clips(lesson.id).queryKey });
+    },
   });
   if (agreed)
     return (

@@ -1,0 +1,129 @@
+package app.hodegon.e2e;
+
+import static app.hodegon.e2e.Find.button;
+import static app.hodegon.e2e.Find.student;
+import static com.microsoft.playwright.assertions.PlaywrightAssertions.assertThat;
+import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
+
+import com.microsoft.playwright.Locator;
+import com.microsoft.playwright.Page;
+import com.microsoft.playwright.assertions.LocatorAssertions;
+import com.microsoft.playwright.options.AriaRole;
+import com.microsoft.playwright.options.FilePayload;
+import java.util.List;
+import java.util.Map;
+import java.util.regex.Pattern;
+import org.junit.jupiter.api.Test;
+import org.junit.jupiter.api.extension.RegisterExtension;
+
+/** Films become moments, measures and pictures; what was put into them is known. */
+class ClipTest {
+
+    @RegisterExtension
+    static final Demo demo = new Demo();
+
+    /** What finds points is off by so many pictures, and by so many cm. */
+    private static final double SECONDS = 4 / 60.0;
+
+    /** A swing's points are found in half a minute, in a slow hour in more. */
+    private static final LocatorAssertions.IsVisibleOptions FOUND =
+            new LocatorAssertions.IsVisibleOptions().setTimeout(180_000);
+
+    private static final double CM = 2.5;
+
+    @Test
+    void fromAFilmToADiagnosisAndWhatSpoilsOne() {
+        try (Browser browser = Browser.inTheRound()) {
+            Page page = browser.screen();
+            page.navigate(demo.base() + "/sign-in");
+            page.getByLabel("E-mail").fill("coach@demo.example");
+            page.getByLabel("Password").fill("demo-coach");
+            page.keyboard().press("Enter");
+            page.waitForURL("**/day");
+            student(page, "Ansel Roe");
+            button(page, "Begin a lesson").click();
+            button(page, "Clip").click();
+
+            Locator file = page.locator("input[type=file]").first();
+            file.setInputFiles(new FilePayload("notes.mp4", "video/mp4", "no film".getBytes()));
+            assertThat(page.getByText("This is no film that can be read here")).isVisible();
+            choose(page, "sway-before");
+            assertThat(page.getByText("Finding the body")).isVisible();
+            button(page, "Give up").click();
+            assertThat(page.getByText("A phone on a stand")).isVisible();
+
+            choose(page, "sway-before");
+            assertThat(button(page, "Keep")).isVisible(FOUND);
+            page.getByLabel("Height").fill("178");
+            page.keyboard().press("Tab");
+            assertThat(page.getByText("Scale by the height")).isVisible();
+            assertThat(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Face on")))
+                    .isChecked();
+            button(page, "Keep").click();
+            assertThat(page.getByText("1 kept")).isVisible();
+            near(page, film(page, "sway-before"));
+            Browser.checkAccessible(page);
+
+            // Pictures are kept with who agreed, and gone with the agreement.
+            page.getByLabel("Who agrees").fill("Ansel himself");
+            button(page, "Keep stills").click();
+            assertThat(page.getByText("Ansel himself agreed on")).isVisible();
+            page.reload();
+            assertThat(page.locator("ol li img").first()).isVisible();
+
+            // A moment is set by hand, and given back.
+            page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Top \\d")))
+                    .click();
+            page.getByLabel("Picture of the film").press("ArrowLeft");
+            page.getByText("Top is here").click();
+            assertThat(page.getByText("As it was found")).isVisible();
+            page.getByText("As it was found").click();
+            assertThat(page.getByText("As it was found")).not().isVisible();
+
+            assertThat(page.getByLabel("Diagnosis").getByText("Sway").first()).isVisible();
+        }
+    }
+
+    private static void choose(Page page, String film) {
+        page.getByLabel("Or a demo film").selectOption(film);
+    }
+
+    private static Map<?, ?> film(Page page, String name) {
+        List<?> films = (List<?>) page.evaluate("fetch('/api/demo/films').then(r => r.json())");
+        return films.stream()
+                .map(f -> (Map<?, ?>) f)
+                .filter(f -> f.get("name").equals(name))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    /** What was read of the lesson's clip lies near the truth. */
+    private static void near(Page page, Map<?, ?> film) {
+        String lesson = page.url().replaceFirst(".*/lessons/([^?/]+).*", "$1");
+        Map<?, ?> read = (Map<?, ?>) page.evaluate(
+                "(id) => fetch(`/api/lessons/${id}/clips`).then(r => r.json()).then(v => v.clips[0])", lesson);
+        Map<?, ?> moments = (Map<?, ?>) film.get("moments");
+        for (Object moment : (List<?>) read.get("moments")) {
+            Map<?, ?> found = (Map<?, ?>) moment;
+            if (!List.of("top", "arm-down", "impact").contains(found.get("id"))) continue;
+            assertThat(number(found.get("time")))
+                    .as(found.get("id").toString())
+                    .isCloseTo(number(moments.get(found.get("id"))), within(SECONDS));
+        }
+        ((Map<?, ?>) film.get("readings")).forEach((key, truth) -> {
+            String[] of = key.toString().split("@");
+            Map<?, ?> reading = ((List<?>) read.get("readings"))
+                    .stream()
+                            .map(r -> (Map<?, ?>) r)
+                            .filter(r -> r.get("measure").equals(of[0]) && of[1].equals(r.get("at")))
+                            .findFirst()
+                            .orElseThrow(() -> new AssertionError(key + " was not read"));
+            assertThat(number(reading.get("value"))).as(key.toString()).isCloseTo(number(truth), within(CM));
+        });
+    }
+
+    private static double number(Object value) {
+        return ((Number) value).doubleValue();
+    }
+}
