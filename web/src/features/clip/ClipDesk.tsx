@@ -39,7 +39,6 @@ export const nearest = (times: number[], at: number): number => {
 const EXPLAINED: Record<string, string> = {
   marks: "by two marks",
   ball: "by the ball",
-  height: "by the height",
   none: "no scale: no lengths",
 };
 
@@ -119,6 +118,12 @@ export function ClipDesk({
             <Seen shown={other.shown} at={other.at} arms={arms} moment={chosen} marks={[]} />
           </div>
         )}
+        {other && (
+          <>
+            <p className="text-soft text-center text-sm">{shown.name}</p>
+            <p className="text-soft text-center text-sm">{other.shown.name}</p>
+          </>
+        )}
       </div>
       <label className="grid gap-1">
         <span className="sr-only">Picture of the film</span>
@@ -168,10 +173,10 @@ export function ClipDesk({
           </>
         )}
         <span className="ml-auto flex flex-wrap items-center gap-2">
-          <span>Scale {EXPLAINED[shown.ruler.from] ?? ""}</span>
+          {shown.ruler.from !== "height" && <span>Scale {EXPLAINED[shown.ruler.from] ?? ""}</span>}
           {!marks && (
             <label className="flex items-center gap-2">
-              Height
+              {shown.ruler.from === "height" ? "Scale by the height" : "Height"}
               <NumberField
                 value={tall}
                 lowest={100}

@@ -182,7 +182,7 @@ export default function ClipView({
         </div>
       )}
       {shown && (
-        <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_21rem]">
+        <div className="grid gap-x-6 gap-y-4 lg:grid-cols-[minmax(0,1fr)_19rem]">
           <section aria-label={shown.name} className="grid content-start gap-3">
             <div className="flex flex-wrap items-center gap-3 no-print">
               {fresh && set ? (
@@ -257,17 +257,20 @@ export default function ClipView({
                   tell.mutate({ id: chosen.id, moments: { [id]: seconds }, height: height ?? undefined });
               }}
             />
-            {keep.isError && <Failed error={keep.error} />}
-            {tell.isError && <Failed error={tell.error} />}
-          </section>
-          <aside className="grid content-start gap-5">
             <ClipReadings
               readings={shown.readings}
               against={fresh ? undefined : other?.readings}
               catalogue={catalogue}
               diagnosis={lesson.diagnosis}
             />
-            <Agreed lesson={lesson} clips={all} agreed={clips.data.agreed ?? undefined} />
+            {keep.isError && <Failed error={keep.error} />}
+            {tell.isError && <Failed error={tell.error} />}
+          </section>
+          <aside className="grid content-start gap-5">
+            <section aria-label="Diagnosis" className="no-print grid gap-3">
+              <Decide lesson={lesson} catalogue={catalogue} saved={saved} />
+              <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
+            </section>
             {shownClips.length > 0 && (
               <section aria-label="Clips" className="no-print">
                 <h2 className="mb-1">{shownClips.filter((c) => c.state === "kept").length} kept</h2>
@@ -291,10 +294,7 @@ export default function ClipView({
                 </ul>
               </section>
             )}
-            <section aria-label="Diagnosis" className="no-print grid gap-3">
-              <Decide lesson={lesson} catalogue={catalogue} saved={saved} />
-              <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
-            </section>
+            <Agreed lesson={lesson} clips={all} agreed={clips.data.agreed ?? undefined} />
           </aside>
         </div>
       )}
@@ -310,7 +310,7 @@ function useStored(clip: Clip | undefined): Shown | undefined {
     const held = picturesOf(clip.id);
     const order = POINTS.map((p) => points.data.points.indexOf(p));
     return {
-      name: `Clip ${clip.number}`,
+      name: `Clip ${clip.number}, ${clip.stage}`,
       view: clip.view as CameraView,
       width: clip.width,
       height: clip.height,

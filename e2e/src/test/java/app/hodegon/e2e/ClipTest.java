@@ -57,7 +57,7 @@ class ClipTest {
             assertThat(button(page, "Keep")).isVisible(FOUND);
             page.getByLabel("Height").fill("178");
             page.keyboard().press("Tab");
-            assertThat(page.getByText("Scale by the height")).isVisible();
+            assertThat(page.getByLabel("Scale by the height")).hasValue("178");
             assertThat(page.getByRole(AriaRole.RADIO, new Page.GetByRoleOptions().setName("Face on")))
                     .isChecked();
             button(page, "Keep").click();

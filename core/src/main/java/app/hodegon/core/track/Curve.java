@@ -14,13 +14,11 @@ final class Curve {
 
     private final double[] seconds;
     private final double[] values;
-    private final double step;
     private double noise = Double.NaN;
 
     Curve(double[] seconds, double[] values) {
         this.seconds = seconds;
         this.values = values;
-        this.step = (seconds[seconds.length - 1] - seconds[0]) / (seconds.length - 1);
     }
 
     int length() {
@@ -43,7 +41,7 @@ final class Curve {
 
     /** The parabola around a moment; all NaN where too few pictures show the value. */
     Parabola.Fit at(double moment, double reach) {
-        double wide = Math.max(reach, FEWEST * step);
+        double wide = Math.max(reach, FEWEST * Track.stepAt(seconds, moment));
         Parabola parabola = new Parabola(wide);
         for (int i = from(moment - wide); i < values.length && seconds[i] <= moment + wide + 1e-9; i++) {
             if (!Double.isNaN(values[i])) parabola.add(seconds[i] - moment, values[i]);

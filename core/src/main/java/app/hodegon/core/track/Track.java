@@ -2,6 +2,7 @@ package app.hodegon.core.track;
 
 import app.hodegon.core.golfer.BodyPoint;
 import app.hodegon.core.swing.Handedness;
+import java.util.Arrays;
 import java.util.Collections;
 import java.util.EnumMap;
 import java.util.EnumSet;
@@ -117,6 +118,17 @@ public final class Track {
     /** Usual time from one picture to the next, seconds: their mean. */
     public double step() {
         return (last() - first()) / (seconds.length - 1);
+    }
+
+    /** Time from one picture to the next around a moment, seconds. */
+    public double stepAt(double moment) {
+        return stepAt(seconds, moment);
+    }
+
+    static double stepAt(double[] seconds, double moment) {
+        int found = Arrays.binarySearch(seconds, moment);
+        int next = Math.max(1, Math.min(seconds.length - 1, found >= 0 ? found : -found - 1));
+        return seconds[next] - seconds[next - 1];
     }
 
     public Optional<Path> path(BodyPoint point) {

@@ -247,7 +247,7 @@ public final class TrackReader {
         double to = Math.min(highest + TOP_AFTER, way.bottom());
         double best = Double.POSITIVE_INFINITY;
         double top = highest;
-        double fine = Math.min(track.step() / 4, 0.004);
+        double fine = Math.min(track.stepAt(highest) / 4, 0.004);
         for (double at = from + fine; at < to; at += fine) {
             double misfit = Turn.misfit(turning, at, from, to);
             if (misfit < best) {
@@ -300,7 +300,8 @@ public final class TrackReader {
         boolean inOrder = moments.values().stream()
                 .allMatch(m -> m.at().compareTo(at) < 0 ? m.seconds() < seconds : m.seconds() > seconds);
         if (inOrder) {
-            moments.put(at, new Moment(at, seconds, Origin.FOUND, Math.hypot(uncertainty, 500 * track.step())));
+            moments.put(
+                    at, new Moment(at, seconds, Origin.FOUND, Math.hypot(uncertainty, 500 * track.stepAt(seconds))));
         }
     }
 }

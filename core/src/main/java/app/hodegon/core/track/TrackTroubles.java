@@ -80,7 +80,11 @@ final class TrackTroubles {
     }
 
     private void pictures() {
-        double rate = 1 / track.step();
+        // Where it matters: a film may have been looked at less often while little happens.
+        double rate = 1
+                / track.stepAt(Optional.ofNullable(moments.get(Checkpoint.IMPACT))
+                        .map(Moment::seconds)
+                        .orElse((track.first() + track.last()) / 2));
         if (rate < FEWEST_PICTURES) {
             say(Kind.SLOW_CAMERA, "%.0f pictures a second: a time is only good to %.0f ms.", rate, 500 / rate);
         } else if (rate < ENOUGH_AT_IMPACT && moments.containsKey(Checkpoint.IMPACT) && ruler.known()) {

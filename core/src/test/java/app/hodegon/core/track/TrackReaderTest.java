@@ -31,6 +31,7 @@ import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
 import java.util.function.BiConsumer;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -193,6 +194,37 @@ class TrackReaderTest {
         assertThat(put.swing().troubles()).extracting(Trouble::kind).contains(Kind.SWAPPED);
         same(before, put.swing(), Measure.HIP_TURN, Checkpoint.TOP, 0.5);
         same(before, put.swing(), Measure.TRAIL_HEEL_LIFT, Checkpoint.TOP, 0.2);
+    }
+
+    @Test
+    void picturesMayLieCloserWhereTheClubComesDown() {
+        GolfSwing swing =
+                golfer(PressureSchool.CENTRED, Map.of(Fault.SWAY, 1.0)).swing(new Random(25));
+        Camera camera = Camera.ideal(View.FACE_ON, 120, FOUND_NOISE);
+        Track all = camera.film(swing, BEFORE, 0.8, new Random(5));
+        double top = BEFORE + swing.seconds(Checkpoint.TOP);
+        int[] kept = IntStream.range(0, all.length())
+                .filter(i -> i % 4 == 0 || Math.abs(all.time(i) - top - 0.15) < 0.3)
+                .toArray();
+        Map<BodyPoint, Path> paths = new EnumMap<>(BodyPoint.class);
+        for (BodyPoint point : Track.POINTS) {
+            Path path = all.path(point).orElseThrow();
+            paths.put(point, new Path(some(path.along(), kept), some(path.up(), kept), some(path.certainty(), kept)));
+        }
+        double[] seconds = Arrays.stream(kept).mapToDouble(all::time).toArray();
+        SwingReading read =
+                read(new Track(View.FACE_ON, seconds, paths), camera).swing();
+        assertThat(read.troubles()).isEmpty();
+        for (Checkpoint at : List.of(Checkpoint.ARM_DOWN, Checkpoint.IMPACT)) {
+            Moment moment = read.moment(at).orElseThrow();
+            assertThat(moment.seconds()).isCloseTo(BEFORE + swing.seconds(at), within(0.008));
+            assertThat(moment.uncertainty()).isLessThan(8);
+        }
+        near(swing, read, Measure.PELVIS_DRIFT, Checkpoint.TOP, 1);
+    }
+
+    private static double[] some(double[] values, int[] kept) {
+        return Arrays.stream(kept).mapToDouble(i -> values[i]).toArray();
     }
 
     @Test

@@ -127,17 +127,20 @@ public class Clips {
         Stored stored = clips.byId(id).orElseThrow(() -> new NotFound("clip"));
         Map<Checkpoint, Moment> told = new EnumMap<>(Checkpoint.class);
         stored.told().moments().forEach(m -> told.put(Identified.of(Checkpoint.class, m.id()), m.moment()));
-        double byHand = Math.max(BY_HAND, 500 * stored.track().step());
         moved.forEach((name, seconds) -> {
             Checkpoint at = Invalid.in("moments." + name, () -> Identified.of(Checkpoint.class, name));
             if (seconds == null) told.remove(at);
-            else told.put(at, Invalid.in("moments." + name, () -> new Moment(at, seconds, Origin.CORRECTED, byHand)));
+            else told.put(at, Invalid.in("moments." + name, () -> byHand(at, seconds, stored.track())));
         });
         if (height != null) clips.setHeight(lesson.studentId(), height);
         Told now = new Told(
                 marks, height, told.values().stream().map(SwingMomentView::of).toList());
         clips.tell(id, now, read(stored.track(), now, hand(lesson.id())));
         return changed(lesson);
+    }
+
+    private static Moment byHand(Checkpoint at, double seconds, Track track) {
+        return new Moment(at, seconds, Origin.CORRECTED, Math.max(BY_HAND, 500 * track.stepAt(seconds)));
     }
 
     @Transactional
