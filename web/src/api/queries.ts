@@ -172,6 +172,11 @@ export const queries = {
       queryKey: ["lessons", id, "clips"],
       queryFn: () => api.get<Wire["ClipsView"]>(`/api/lessons/${id}/clips`),
     }),
+  earlierClips: (id: string) =>
+    queryOptions({
+      queryKey: ["lessons", id, "earlier-clips"],
+      queryFn: () => api.get<Wire["EarlierClips"][]>(`/api/lessons/${id}/earlier-clips`),
+    }),
   demoFilms: () =>
     queryOptions({
       queryKey: ["demo", "films"],

@@ -43,9 +43,10 @@ export function ClipPicture({
           onPress &&
           ((e) => {
             const box = e.currentTarget.getBoundingClientRect();
+            const tenth = (value: number) => Math.round(10 * value) / 10;
             onPress([
-              ((e.clientX - box.left) / box.width) * width,
-              ((e.clientY - box.top) / box.height) * height,
+              tenth(((e.clientX - box.left) / box.width) * width),
+              tenth(((e.clientY - box.top) / box.height) * height),
             ]);
           })
         }

@@ -3,6 +3,7 @@ import { Check, Film as FilmIcon, Trash2, X } from "lucide-react";
 import { useEffect, useMemo, useRef, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
+import { shortDay } from "@/calendar/dates";
 import type { Catalogue, Hand, Lesson, MomentName, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
@@ -49,6 +50,7 @@ export default function ClipView({
   const hand = lesson.handedness as Hand;
   const client = useQueryClient();
   const clips = useQuery(queries.clips(lesson.id));
+  const earlier = useQuery(queries.earlierClips(lesson.id));
   const changed = useSwingsChanged(lesson.id);
   const took = (view: Wire["ClipsView"]) => {
     client.setQueryData(queries.clips(lesson.id).queryKey, view);
@@ -128,8 +130,14 @@ export default function ClipView({
   const shownClips = all.filter((c) => c.stage === stage);
   const chosen = found ? undefined : (shownClips.find((c) => c.id === chosenId) ?? shownClips.at(-1));
   const stored = useStored(chosen);
-  const against = all.find((c) => c.id === againstId && c.id !== chosen?.id);
-  const other = useStored(against);
+  const others = [
+    ...all.map((clip) => ({ clip, day: "" })),
+    ...(earlier.data ?? []).flatMap((e) => e.clips.map((clip) => ({ clip, day: shortDay(e.heldOn) }))),
+  ]
+    .filter(({ clip }) => clip.id !== chosen?.id && clip.view === chosen?.view)
+    .map((o) => ({ ...o, name: `${o.day || "this lesson"}, clip ${o.clip.number} ${o.clip.stage}` }));
+  const against = others.find((o) => o.clip.id === againstId);
+  const other = useStored(against?.clip, against?.name);
   if (clips.isPending) return <Loading />;
   if (clips.isError) return <Failed error={clips.error} again={() => clips.refetch()} />;
 
@@ -216,18 +224,16 @@ export default function ClipView({
                     >
                       {chosen.state === "kept" ? "Does not count" : "Counts"}
                     </Button>
-                    {all.length > 1 && (
+                    {others.length > 0 && (
                       <label className="ml-auto flex items-center gap-2">
                         Against
-                        <select value={against?.id ?? ""} onChange={(e) => setAgainst(e.target.value)}>
+                        <select value={against?.clip.id ?? ""} onChange={(e) => setAgainst(e.target.value)}>
                           <option value="">nothing</option>
-                          {all
-                            .filter((c) => c.id !== chosen.id && c.view === chosen.view)
-                            .map((c) => (
-                              <option key={c.id} value={c.id}>
-                                clip {c.number}, {c.stage}
-                              </option>
-                            ))}
+                          {others.map((o) => (
+                            <option key={o.clip.id} value={o.clip.id}>
+                              {o.name}
+                            </option>
+                          ))}
                         </select>
                       </label>
                     )}
@@ -303,14 +309,14 @@ export default function ClipView({
 }
 
 /** A kept clip as it is shown: its points from the server, its pictures from this page or, where they are kept, too. */
-function useStored(clip: Clip | undefined): Shown | undefined {
+function useStored(clip: Clip | undefined, name?: string): Shown | undefined {
   const points = useQuery({ ...queries.clipPoints(clip?.id ?? ""), enabled: !!clip });
   return useMemo(() => {
     if (!clip || !points.data) return undefined;
     const held = picturesOf(clip.id);
     const order = POINTS.map((p) => points.data.points.indexOf(p));
     return {
-      name: `Clip ${clip.number}, ${clip.stage}`,
+      name: name ?? `Clip ${clip.number}, ${clip.stage}`,
       view: clip.view as CameraView,
       width: clip.width,
       height: clip.height,
@@ -324,7 +330,7 @@ function useStored(clip: Clip | undefined): Shown | undefined {
         held?.pictures[i] ??
         (moment && clip.pictures.includes(moment) ? `/api/clips/${clip.id}/pictures/${moment}` : undefined),
     };
-  }, [clip, points.data]);
+  }, [clip, name, points.data]);
 }
 
 async function sendPictures(clip: Clip, found: Found) {

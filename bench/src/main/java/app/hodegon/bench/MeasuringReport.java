@@ -21,6 +21,7 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -98,7 +99,9 @@ final class MeasuringReport {
                 "",
                 "- The golfer is an assumption: its loads are smooth, its noise is white, its feet stand still under it.",
                 "- Where the first press moves the load by less than two points, its begin is hardly to be seen: those swings",
-                "  are in the table and make its largest values."));
+                "  are in the table and make its largest values.",
+                ""));
+        lines.addAll(FilmReport.write(docs));
         Files.writeString(docs.resolve("measuring.md"), String.join("\n", lines) + "\n");
         Files.writeString(docs.resolve("measuring.svg"), plot());
     }
@@ -170,102 +173,27 @@ final class MeasuringReport {
                             case FORCES -> "Forces with their centres";
                         },
                 "",
-                "| what | values | median | 95 % | 99 % | largest | within what is wanted |",
-                "|---|---|---|---|---|---|---|"));
-        errors.get(shape).forEach((what, all) -> {
-            all.sort(null);
-            long within = all.stream().filter(e -> e <= what.wanted).count();
-            lines.add(String.format(
-                    Locale.ROOT,
-                    "| %s (%s) | %,d | %.2f | %.2f | %.2f | %.2f | %.1f %% within %.1f |",
-                    what.label,
-                    what.unit,
-                    all.size(),
-                    quantile(all, 0.5),
-                    quantile(all, 0.95),
-                    quantile(all, 0.99),
-                    all.get(all.size() - 1),
-                    100.0 * within / all.size(),
-                    what.wanted));
-        });
+                ErrorPlot.HEADING,
+                ErrorPlot.RULE));
+        errors.get(shape).forEach((what, all) -> lines.add(ErrorPlot.row(what.label, what.unit, what.wanted, all)));
         lines.add("");
         lines.add("Left open: %d moments.".formatted(open.getOrDefault(shape, 0)));
         lines.add("");
         return lines;
     }
 
-    private static double quantile(List<Double> sorted, double part) {
-        return sorted.get((int) Math.min(sorted.size() - 1, part * sorted.size()));
-    }
-
-    private static final int WIDTH = 260;
-    private static final int HEIGHT = 150;
-    private static final int MARGIN = 40;
-    private static final String[] COLOURS = {"#1d5c73", "#b4532a", "#5c7a29"};
-
-    /** One panel for each thing read: the part of all values (up) whose error is at most so large (right). */
+    /** One panel for each thing read. */
     private String plot() {
-        int columns = 2;
-        int rows = What.values().length / columns;
-        int width = columns * (WIDTH + MARGIN) + MARGIN;
-        int height = rows * (HEIGHT + 2 * MARGIN) + MARGIN;
-        StringBuilder svg = new StringBuilder();
-        svg.append(
-                "<svg xmlns=\"http://www.w3.org/2000/svg\" viewBox=\"0 0 %d %d\" font-family=\"sans-serif\" font-size=\"12\">%n"
-                        .formatted(width, height));
-        svg.append("<rect width=\"%d\" height=\"%d\" fill=\"#fffcf5\"/>%n".formatted(width, height));
-        int s = 0;
-        for (Plate.Shape shape : Plate.Shape.values()) {
-            svg.append("<text x=\"%d\" y=\"22\" fill=\"%s\">%s</text>%n"
-                    .formatted(MARGIN + 80 * s, COLOURS[s], shape.name().toLowerCase(Locale.ROOT)));
-            s++;
-        }
-        for (What what : What.values()) {
-            int x = MARGIN + what.ordinal() % columns * (WIDTH + MARGIN);
-            int y = MARGIN + 20 + what.ordinal() / columns * (HEIGHT + 2 * MARGIN);
-            panel(svg, what, x, y);
-        }
-        return svg.append("</svg>\n").toString();
+        List<ErrorPlot.Panel> panels = Arrays.stream(What.values())
+                .map(what -> new ErrorPlot.Panel(what.label, what.unit, what.wanted, series(what)))
+                .toList();
+        return ErrorPlot.svg(panels);
     }
 
-    private void panel(StringBuilder svg, What what, int x, int y) {
-        double most = 1.4 * what.wanted;
-        svg.append(String.format(
-                Locale.ROOT,
-                "<text x=\"%d\" y=\"%d\">%s, %s</text><rect x=\"%d\" y=\"%d\" width=\"%d\" height=\"%d\" fill=\"none\""
-                        + " stroke=\"#8d8168\"/><path d=\"M%.1f %d v%d\" stroke=\"#8d8168\" stroke-dasharray=\"4 4\"/>"
-                        + "<text x=\"%.1f\" y=\"%d\" text-anchor=\"middle\">%.1f</text>%n",
-                x,
-                y - 6,
-                what.label,
-                what.unit,
-                x,
-                y,
-                WIDTH,
-                HEIGHT,
-                x + WIDTH * what.wanted / most,
-                y,
-                HEIGHT,
-                x + WIDTH * what.wanted / most,
-                y + HEIGHT + 15,
-                what.wanted));
-        int s = 0;
-        for (Plate.Shape shape : Plate.Shape.values()) {
-            List<Double> all = errors.get(shape).get(what);
-            String colour = COLOURS[s++];
-            if (all == null) continue;
-            StringBuilder path = new StringBuilder();
-            for (int step = 0; step <= 100; step++) {
-                double error = quantile(all, step / 100.0);
-                if (error > most) break;
-                path.append(String.format(
-                        Locale.ROOT,
-                        "%s%.1f %.1f",
-                        step == 0 ? "M" : "L",
-                        x + WIDTH * error / most,
-                        y + HEIGHT * (1 - step / 100.0)));
-            }
-            svg.append("<path d=\"%s\" fill=\"none\" stroke=\"%s\" stroke-width=\"1.6\"/>%n".formatted(path, colour));
-        }
+    private Map<String, List<Double>> series(What what) {
+        Map<String, List<Double>> series = new LinkedHashMap<>();
+        errors.forEach(
+                (shape, all) -> series.put(shape.name().toLowerCase(Locale.ROOT), all.getOrDefault(what, List.of())));
+        return series;
     }
 }

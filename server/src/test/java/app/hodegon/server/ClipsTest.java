@@ -121,6 +121,26 @@ class ClipsTest {
         client.get(top).refused(404);
     }
 
+    @Test
+    void theClipsOfLessonsBeforeMayStandBesideOne() {
+        add("after").expect(200);
+        String next = client.post("/api/students/" + student + "/lessons", "")
+                .expect(201)
+                .body()
+                .path("id")
+                .asString();
+        JsonNode earlier = client.get("/api/lessons/" + next + "/earlier-clips")
+                .expect(200)
+                .body();
+        assertThat(earlier.size()).isEqualTo(1);
+        assertThat(earlier.at("/0/clips/0/stage").asString()).isEqualTo("after");
+        assertThat(client.get("/api/lessons/" + lesson + "/earlier-clips")
+                        .expect(200)
+                        .body()
+                        .size())
+                .isZero();
+    }
+
     private static double time(JsonNode clip, String moment) {
         return clip.path("moments")
                 .valueStream()

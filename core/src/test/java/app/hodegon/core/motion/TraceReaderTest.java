@@ -154,7 +154,7 @@ class TraceReaderTest {
         Trace one = PLATE.record(swing, Shape.CELLS, BEFORE, 0.8, new Random(3));
         assertThatThrownBy(() -> TraceReader.read(twice(one), List.of()))
                 .isInstanceOf(SeveralSwingsException.class)
-                .hasMessageStartingWith("2 swings are in these samples");
+                .hasMessageStartingWith("2 swings are in this");
     }
 
     @Test

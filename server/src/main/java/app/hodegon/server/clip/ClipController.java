@@ -4,6 +4,7 @@ import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.clip.ClipsView.ClipPoints;
+import app.hodegon.server.clip.ClipsView.EarlierClips;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.track.TrackRequest;
@@ -16,6 +17,7 @@ import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.util.List;
 import java.util.Map;
 import java.util.UUID;
 import org.springframework.http.CacheControl;
@@ -79,6 +81,11 @@ class ClipController {
     @GetMapping("/lessons/{lessonId}/clips")
     ClipsView ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
         return clips.ofLesson(coach, lessonId);
+    }
+
+    @GetMapping("/lessons/{lessonId}/earlier-clips")
+    List<EarlierClips> earlier(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
+        return clips.earlier(coach, lessonId);
     }
 
     @PostMapping("/lessons/{lessonId}/clips")

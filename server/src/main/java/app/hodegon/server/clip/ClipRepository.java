@@ -10,8 +10,10 @@ import static org.jooq.impl.DSL.max;
 import app.hodegon.core.track.PackedTrack;
 import app.hodegon.core.track.Track;
 import app.hodegon.server.clip.ClipsView.ClipView;
+import app.hodegon.server.clip.ClipsView.EarlierClips;
 import app.hodegon.server.clip.ClipsView.PicturesAgreed;
 import app.hodegon.server.db.tables.records.ClipRecord;
+import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.trace.TraceView.MeasuredView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import app.hodegon.server.trace.TraceView.WarningView;
@@ -21,7 +23,9 @@ import app.hodegon.server.track.TrackView.RulerView;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
+import java.util.ArrayList;
 import java.util.Base64;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -144,6 +148,34 @@ class ClipRepository {
                 .where(CLIP.LESSON_ID.eq(lesson))
                 .orderBy(CLIP.NUMBER)
                 .fetch(row -> view(row, pictures.getOrDefault(row.getId(), List.of())));
+    }
+
+    /** The kept clips of the student's lessons before, the latest lesson first. */
+    List<EarlierClips> keptBefore(StoredLesson lesson, int most) {
+        Map<LocalDate, List<ClipView>> byDay = new LinkedHashMap<>();
+        db.select(LESSON.HELD_ON)
+                .select(CLIP.fields())
+                .from(CLIP)
+                .join(LESSON)
+                .on(LESSON.ID.eq(CLIP.LESSON_ID))
+                .where(LESSON.STUDENT_ID.eq(lesson.studentId()))
+                .and(LESSON.ID.ne(lesson.id()))
+                .and(LESSON.HELD_ON.le(lesson.heldOn()))
+                .and(CLIP.STATE.eq("kept"))
+                .orderBy(LESSON.HELD_ON.desc(), CLIP.NUMBER.desc())
+                .limit(most)
+                .forEach(row -> byDay.computeIfAbsent(row.get(LESSON.HELD_ON), day -> new ArrayList<>())
+                        .add(view(row.into(CLIP), pictures(row.get(CLIP.ID)))));
+        return byDay.entrySet().stream()
+                .map(day -> new EarlierClips(day.getKey(), day.getValue()))
+                .toList();
+    }
+
+    private List<String> pictures(UUID clip) {
+        return db.select(CLIP_STILL.CHECKPOINT)
+                .from(CLIP_STILL)
+                .where(CLIP_STILL.CLIP_ID.eq(clip))
+                .fetch(CLIP_STILL.CHECKPOINT);
     }
 
     private ClipView view(ClipRecord row, List<String> pictures) {

@@ -18,6 +18,7 @@ import app.hodegon.server.clip.ClipRepository.Stored;
 import app.hodegon.server.clip.ClipRepository.Told;
 import app.hodegon.server.clip.ClipsView.ClipPoints;
 import app.hodegon.server.clip.ClipsView.ClipView;
+import app.hodegon.server.clip.ClipsView.EarlierClips;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
@@ -48,6 +49,7 @@ public class Clips {
 
     private static final List<String> STATES = List.of("kept", "thrown");
     private static final int MOST = 60;
+    private static final int MOST_EARLIER = 20;
 
     /** What the coach sets by hand is good to half a picture, and at best to so many ms. */
     private static final double BY_HAND = 5;
@@ -73,6 +75,11 @@ public class Clips {
 
     ClipsView ofLesson(Account coach, UUID lessonId) {
         return view(lessons.ofCoach(coach, lessonId));
+    }
+
+    /** What may stand beside a clip of this lesson from those before. */
+    List<EarlierClips> earlier(Account coach, UUID lessonId) {
+        return clips.keptBefore(lessons.ofCoach(coach, lessonId), MOST_EARLIER);
     }
 
     private ClipsView view(StoredLesson lesson) {

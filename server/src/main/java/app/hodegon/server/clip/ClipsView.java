@@ -21,6 +21,9 @@ record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed ag
     /** @param by the student, or for a junior the adult */
     record PicturesAgreed(@NotNull LocalDate on, @NotNull String by) {}
 
+    /** The kept clips of an earlier lesson. */
+    record EarlierClips(@NotNull LocalDate heldOn, @NotNull List<ClipView> clips) {}
+
     /**
      * @param width of the picture in which the points lie, pixels
      * @param from the first picture's time, seconds
