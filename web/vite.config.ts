@@ -51,7 +51,15 @@ export default defineConfig({
         clientsClaim: true,
         globPatterns: ["**/*.{js,css,html,svg,woff2}"],
         // Only a coach makes a PDF or looks into a clip, and not without a server.
-        globIgnores: ["**/pdf-*.js", "**/*Pdf-*.js", "**/*.ttf", "pose/**", "**/points.worker-*.js", "**/ClipView-*.js"],
+        globIgnores: [
+          "**/pdf-*.js",
+          "**/*Pdf-*.js",
+          "**/*.ttf",
+          "pose/**",
+          "**/points.worker-*.js",
+          "**/ClipView-*.js",
+          "**/finding-*.js",
+        ],
         navigateFallback: "index.html",
         navigateFallbackDenylist: [/^\/(api|v3|operator)\//, /^\/health$/],
       },

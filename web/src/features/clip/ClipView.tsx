@@ -1,6 +1,6 @@
 import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Check, Film as FilmIcon, Trash2, X } from "lucide-react";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { useMemo, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import { shortDay } from "@/calendar/dates";
@@ -9,21 +9,23 @@ import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { FileButton } from "@/ui/FileButton";
 import { IconButton } from "@/ui/IconButton";
-import { Failed, Loading, Note } from "@/ui/Notice";
+import { Failed, Loading } from "@/ui/Notice";
 import { Decide } from "../lesson/Decide";
 import { Ranking } from "../lesson/Ranking";
 import { WhichBalls } from "../lesson/WhichBalls";
 import { useSwingsChanged } from "../plate/usePlate";
-import { ClipDesk, type Marks, nearest, type Shown } from "./ClipDesk";
+import { ClipDesk, type Marks, type Shown } from "./ClipDesk";
+import { Agreed } from "./Agreed";
 import { ClipReadings } from "./ClipReadings";
-import { LARGEST_MB, LONGEST_SECONDS } from "./film";
+import { DemoFilm, Finding, Slower } from "./Finding";
+import { LARGEST_MB, LONGEST_SECONDS } from "./limits";
 import { type Found } from "./finding";
-import { holdPictures, picturesOf } from "./kept";
-import { POINTS, type Points } from "./points";
+import { holdPictures } from "./kept";
+import { POINTS } from "./points";
 import { type CameraView, framesToSend, viewOf } from "./seen";
+import { sendPictures } from "./pictures";
 import { useFinding } from "./useFinding";
-
-type Clip = Wire["ClipView"];
+import { useStored } from "./useStored";
 
 const VIEWS = [
   { id: "face-on", label: "Face on" },
@@ -305,198 +307,5 @@ export default function ClipView({
         </div>
       )}
     </div>
-  );
-}
-
-/** A kept clip as it is shown: its points from the server, its pictures from this page or, where they are kept, too. */
-function useStored(clip: Clip | undefined, name?: string): Shown | undefined {
-  const points = useQuery({ ...queries.clipPoints(clip?.id ?? ""), enabled: !!clip });
-  return useMemo(() => {
-    if (!clip || !points.data) return undefined;
-    const held = picturesOf(clip.id);
-    const order = POINTS.map((p) => points.data.points.indexOf(p));
-    return {
-      name: name ?? `Clip ${clip.number}, ${clip.stage}`,
-      view: clip.view as CameraView,
-      width: clip.width,
-      height: clip.height,
-      times: points.data.times,
-      frames: points.data.frames.map((f) => order.map((k) => f[k] ?? [0, 0, 0])) as Points[],
-      moments: clip.moments,
-      warnings: clip.warnings,
-      readings: clip.readings,
-      ruler: clip.ruler,
-      picture: (i: number, moment?: string) =>
-        held?.pictures[i] ??
-        (moment && clip.pictures.includes(moment) ? `/api/clips/${clip.id}/pictures/${moment}` : undefined),
-    };
-  }, [clip, name, points.data]);
-}
-
-async function sendPictures(clip: Clip, found: Found) {
-  for (const moment of clip.moments) {
-    const picture = found.pictures[nearest(found.times, moment.time)];
-    if (!picture) continue;
-    await api.put<void>(`/api/clips/${clip.id}/pictures/${moment.id}`, { jpeg: await base64(picture) });
-  }
-}
-
-async function base64(blob: Blob): Promise<string> {
-  const bytes = new Uint8Array(await blob.arrayBuffer());
-  let text = "";
-  for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192));
-  return btoa(text);
-}
-
-/** In the demo there are films of the simulated golfer. */
-function DemoFilm({ busy, hand, onFile }: { busy: boolean; hand: Hand; onFile: (file: File) => void }) {
-  const session = useQuery(queries.session());
-  const there = (session.data?.demo.length ?? 0) > 0;
-  const films = useQuery({ ...queries.demoFilms(), enabled: there });
-  if (!there || !films.data) return null;
-  return (
-    <label className="flex items-center gap-2">
-      Or a demo film
-      <select
-        value=""
-        disabled={busy}
-        onChange={async (e) => {
-          const name = e.target.value;
-          const film = await fetch(`/api/demo/films/${name}`).then((r) => r.blob());
-          onFile(new File([film], `${name}.mp4`, { type: "video/mp4" }));
-        }}
-      >
-        <option value="">choose</option>
-        {films.data
-          .filter((f) => f.hand === hand)
-          .map((f) => (
-            <option key={f.name} value={f.name}>
-              {f.name.replace("-", ", ")}
-            </option>
-          ))}
-      </select>
-    </label>
-  );
-}
-
-const PARTS = {
-  opening: "Opening the film",
-  searching: "Looking for the swing",
-  finding: "Finding the body",
-};
-
-function Finding({ finding }: { finding: ReturnType<typeof useFinding> }) {
-  const { progress, canvas, give } = finding;
-  const place = useRef<HTMLDivElement>(null);
-  useEffect(() => {
-    place.current?.replaceChildren(canvas);
-  }, [canvas]);
-  const left = progress.left === undefined ? "" : `, ${Math.ceil(progress.left)} s left`;
-  return (
-    <section aria-label="Finding the swing" className="grid justify-items-center gap-3">
-      <div ref={place} className="bg-ink h-80 overflow-hidden rounded [&>canvas]:h-full" aria-hidden />
-      <label className="grid w-full max-w-md gap-1">
-        <span role="status">
-          {PARTS[progress.part]}
-          {left}
-        </span>
-        <progress className="accent-ink w-full" max={progress.of} value={progress.done} />
-      </label>
-      <Button onClick={give}>Give up</Button>
-    </section>
-  );
-}
-
-const SLOWER = [
-  { id: "1", label: "Usual" },
-  { id: "4", label: "Slow 4×" },
-  { id: "8", label: "Slow 8×" },
-];
-
-/** How the film was recorded, where the file's clock is not the world's. */
-function Slower({ finding }: { finding: ReturnType<typeof useFinding> }) {
-  const { found, slower, again } = finding;
-  if (!found) return null;
-  return (
-    <>
-      <label className="flex items-center gap-2">
-        Speed
-        <select value={String(slower)} onChange={(e) => again(Number(e.target.value), undefined)}>
-          {SLOWER.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.label}
-            </option>
-          ))}
-        </select>
-      </label>
-      {found.swings.length > 1 && (
-        <label className="flex items-center gap-2">
-          Swing
-          <select value={String(found.swing)} onChange={(e) => again(slower, Number(e.target.value))}>
-            {found.swings.map((s, i) => (
-              <option key={s.peak} value={i}>
-                at {s.peak.toFixed(1)} s
-              </option>
-            ))}
-          </select>
-        </label>
-      )}
-    </>
-  );
-}
-
-/** Whether pictures of the student may be kept, and who said so. */
-function Agreed({
-  lesson,
-  clips,
-  agreed,
-}: {
-  lesson: Lesson;
-  clips: Clip[];
-  agreed?: Wire["PicturesAgreed"];
-}) {
-  const client = useQueryClient();
-  const [by, setBy] = useState("");
-  const agree = useMutation({
-    mutationFn: (by: string | null) =>
-      api.put<void>(`/api/students/${lesson.studentId}/pictures-agreed`, { by }),
-    onSuccess: async (_, said) => {
-      // What was filmed before somebody agreed is still at hand on this page.
-      for (const clip of said ? clips : []) {
-        const held = picturesOf(clip.id);
-        if (held) await sendPictures(clip, held);
-      }
-      await client.invalidateQueries({ queryKey: queries.clips(lesson.id).queryKey });
-    },
-  });
-  if (agreed)
-    return (
-      <p className="text-sm no-print">
-        {agreed.by} agreed on {agreed.on} that the stills of the eight moments are kept.{" "}
-        <button type="button" className="min-h-11 underline" onClick={() => agree.mutate(null)}>
-          Take back, and remove them
-        </button>
-      </p>
-    );
-  return (
-    <form
-      className="no-print grid gap-2"
-      onSubmit={(e) => {
-        e.preventDefault();
-        if (by.trim()) agree.mutate(by.trim());
-      }}
-    >
-      <Note>Points and numbers are kept; pictures only if the student agrees (for a junior, the adult).</Note>
-      <span className="flex items-end gap-2">
-        <label className="grid flex-1 gap-1">
-          Who agrees
-          <input value={by} maxLength={100} onChange={(e) => setBy(e.target.value)} />
-        </label>
-        <Button type="submit" disabled={!by.trim() || agree.isPending}>
-          Keep stills
-        </Button>
-      </span>
-      {agree.isError && <Failed error={agree.error} />}
-    </form>
   );
 }

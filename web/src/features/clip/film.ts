@@ -1,3 +1,4 @@
+import { LARGEST_MB, LONGEST_SECONDS } from "./limits";
 import { ALL_FORMATS, BlobSource, CanvasSink, Input, type InputVideoTrack } from "mediabunny";
 
 /** What is known of a film before anything in it is looked at. */
@@ -14,9 +15,6 @@ export class NoFilm extends Error {}
 
 /** Pictures are looked at so high, pixels: more tells nothing more. */
 export const TALL = 480;
-
-export const LONGEST_SECONDS = 60;
-export const LARGEST_MB = 500;
 
 /** A film on this machine; nothing of it leaves. */
 export class Film {

@@ -22,6 +22,9 @@ public final class Track {
     /** Longest time from one picture to the next, seconds: slower films hold no swing. */
     private static final double SLOWEST = 0.2;
 
+    /** And shortest, in the mean, seconds. */
+    private static final double FASTEST = 0.0009;
+
     /** The points a track may have: the body's, without the club. */
     public static final Set<BodyPoint> POINTS =
             Collections.unmodifiableSet(EnumSet.complementOf(EnumSet.of(BodyPoint.GRIP, BodyPoint.CLUB_HEAD)));
@@ -78,6 +81,7 @@ public final class Track {
             if (step > SLOWEST)
                 throw new IllegalArgumentException("Two pictures may lie at most " + SLOWEST + " s apart.");
         }
+        if (step() < FASTEST) throw new IllegalArgumentException("A film has at most 1,000 pictures a second.");
         this.paths = new EnumMap<>(BodyPoint.class);
         paths.forEach((point, path) -> {
             if (path.along().length != seconds.length

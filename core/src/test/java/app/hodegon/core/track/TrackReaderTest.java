@@ -356,6 +356,8 @@ class TrackReaderTest {
         assertThatThrownBy(() -> new Track(View.FACE_ON, back, none)).hasMessageContaining("must rise");
         for (int i = 0; i < back.length; i++) back[i] = i;
         assertThatThrownBy(() -> new Track(View.FACE_ON, back, none)).hasMessageContaining("0.2 s apart");
+        for (int i = 0; i < back.length; i++) back[i] = i * 1e-6;
+        assertThatThrownBy(() -> new Track(View.FACE_ON, back, none)).hasMessageContaining("1,000 pictures");
         for (int i = 0; i < back.length; i++) back[i] = i / 60.0;
         Path shorter = new Path(new double[39], new double[39], new double[39]);
         assertThatThrownBy(() -> new Track(View.FACE_ON, back, Map.of(BodyPoint.NOSE, shorter)))

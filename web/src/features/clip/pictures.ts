@@ -1,0 +1,20 @@
+import { api } from "@/api/client";
+import type { Wire } from "@/api/types";
+import { nearest } from "./ClipDesk";
+import type { Found } from "./finding";
+
+/** Gives the server the pictures of a clip's moments, which somebody agreed are kept. */
+export async function sendPictures(clip: Wire["ClipView"], found: Found) {
+  for (const moment of clip.moments) {
+    const picture = found.pictures[nearest(found.times, moment.time)];
+    if (!picture) continue;
+    await api.put<void>(`/api/clips/${clip.id}/pictures/${moment.id}`, { jpeg: await base64(picture) });
+  }
+}
+
+async function base64(blob: Blob): Promise<string> {
+  const bytes = new Uint8Array(await blob.arrayBuffer());
+  let text = "";
+  for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192));
+  return btoa(text);
+}
