@@ -71,5 +71,11 @@ export default defineConfig({
   build: { assetsInlineLimit: 0 },
   server: { proxy: { "/api": "http://localhost:8080" } },
   // One environment for all files: making it anew for each took most of the time.
-  test: { environment: "jsdom", isolate: false, include: ["src/**/*.test.{ts,tsx}"] },
+  test: {
+    environment: "jsdom",
+    isolate: false,
+    include: ["src/**/*.test.{ts,tsx}"],
+    setupFiles: ["src/testing/setup.ts"],
+    testTimeout: 30_000,
+  },
 });
