@@ -37,9 +37,9 @@ export const nearest = (times: number[], at: number): number => {
 };
 
 const EXPLAINED: Record<string, string> = {
-  marks: "by two marks",
-  ball: "by the ball",
-  none: "no scale: no lengths",
+  marks: "Scale by two marks",
+  ball: "Scale by the ball",
+  none: "No scale yet, so no lengths.",
 };
 
 /** The film of a swing: scrubbed and stepped, with the lines that are measured, its moments as a strip of stills below. */
@@ -82,7 +82,8 @@ export function ClipDesk({
   };
   const moment = shown.moments.find((m) => m.id === chosen);
   const checkpoint = catalogue.checkpoints.find((c) => c.id === chosen);
-  const off = !moment || Math.abs(moment.time - seconds) > 1e-3;
+  // A moment lies between two pictures: the nearer one shows it.
+  const off = !moment || nearest(shown.times, moment.time) !== at;
   const other = against && {
     shown: against,
     at: nearest(against.times, against.moments.find((m) => m.id === chosen)?.time ?? 0),
@@ -95,7 +96,7 @@ export function ClipDesk({
           if (e.deltaY !== 0) step(e.deltaY > 0 ? 1 : -1);
         }}
       >
-        <div className="max-h-[22rem] [&>div]:h-[22rem]">
+        <div className="max-h-[20rem] [&>div]:h-[20rem]">
           <Seen
             shown={shown}
             at={at}
@@ -114,7 +115,7 @@ export function ClipDesk({
           />
         </div>
         {other && (
-          <div className="max-h-[22rem] [&>div]:h-[22rem]">
+          <div className="max-h-[20rem] [&>div]:h-[20rem]">
             <Seen shown={other.shown} at={other.at} arms={arms} moment={chosen} marks={[]} />
           </div>
         )}
@@ -173,7 +174,7 @@ export function ClipDesk({
           </>
         )}
         <span className="ml-auto flex flex-wrap items-center gap-2">
-          {shown.ruler.from !== "height" && <span>Scale {EXPLAINED[shown.ruler.from] ?? ""}</span>}
+          {shown.ruler.from !== "height" && <span>{EXPLAINED[shown.ruler.from]}</span>}
           {!marks && (
             <label className="flex items-center gap-2">
               {shown.ruler.from === "height" ? "Scale by the height" : "Height"}
@@ -245,12 +246,13 @@ function Seen({
   const measure = shown.view === "face-on" ? "pelvis-drift" : "pelvis-thrust";
   const reading = moment ? shown.readings.find((r) => r.measure === measure && r.at === moment) : undefined;
   const half = (reading?.uncertainty ?? 0) * 2 * (shown.ruler.pixelsPerCentimetre ?? 0);
+  const picture = shown.picture(at, moment);
   const drawn = points
-    ? drawing(shown.view, points, first ?? undefined, arms, half)
+    ? drawing(shown.view, points, first ?? undefined, arms, half, !picture)
     : { lines: [], dots: [], bands: [] };
   return (
     <ClipPicture
-      picture={shown.picture(at, moment)}
+      picture={picture}
       width={shown.width}
       height={shown.height}
       drawing={drawn}

@@ -33,6 +33,7 @@ const VIEWS = [
 ];
 
 /** As the coach set it, before it is kept. */
+type Told = { moments: Record<string, number | null>; scale: Marks | null; height: number };
 type Set = { view: CameraView; marks?: Marks; moments: Record<string, number> };
 
 /** A lesson's films of swings: points are found on this machine, looked at, corrected and kept. */
@@ -123,8 +124,10 @@ export default function ClipView({
     onSuccess: took,
   });
   const tell = useMutation({
-    mutationFn: ({ id, ...told }: { id: string; moments: Record<string, number | null>; height?: number }) =>
-      api.put<Wire["ClipsView"]>(`/api/clips/${id}/told`, told),
+    mutationFn: (told: Partial<Told>) => {
+      const was = { moments: {}, scale: chosen?.scale, height: chosen?.golferHeight ?? height ?? undefined };
+      return api.put<Wire["ClipsView"]>(`/api/clips/${chosen!.id}/told`, { ...was, ...told });
+    },
     onSuccess: took,
   });
 
@@ -249,20 +252,21 @@ export default function ClipView({
               against={fresh ? undefined : other}
               hand={hand}
               catalogue={catalogue}
-              tall={height}
-              marks={fresh ? set?.marks : undefined}
+              tall={fresh ? height : (chosen?.golferHeight ?? height)}
+              marks={fresh ? set?.marks : (chosen?.scale as Marks | undefined)}
               onTall={(cm) => {
                 setTall(cm);
-                if (!fresh && chosen && cm) tell.mutate({ id: chosen.id, moments: {}, height: cm });
+                if (!fresh && cm) tell.mutate({ height: cm });
               }}
-              onMarks={(marks) => set && setSet({ ...set, marks })}
+              onMarks={(marks) => {
+                if (fresh && set) setSet({ ...set, marks });
+                else tell.mutate({ scale: marks ?? null });
+              }}
               onMoment={(id, seconds) => {
-                if (fresh && set) {
-                  const others = Object.entries(set.moments).filter(([other]) => other !== id);
-                  const moments = Object.fromEntries(seconds === null ? others : [...others, [id, seconds]]);
-                  setSet({ ...set, moments });
-                } else if (chosen)
-                  tell.mutate({ id: chosen.id, moments: { [id]: seconds }, height: height ?? undefined });
+                if (!fresh || !set) return tell.mutate({ moments: { [id]: seconds } });
+                const others = Object.entries(set.moments).filter(([other]) => other !== id);
+                const moments = Object.fromEntries(seconds === null ? others : [...others, [id, seconds]]);
+                setSet({ ...set, moments });
               }}
             />
             <ClipReadings

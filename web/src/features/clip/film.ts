@@ -40,6 +40,8 @@ export class Film {
           ? "This browser cannot show films in HEVC. In the phone's camera settings, set the format to “most compatible” (H.264) and film again."
           : "This browser cannot show what this film is coded in. Set the phone's camera to H.264 and film again.",
       );
+    if (await track.canBeTransparent())
+      throw new NoFilm("This film has see-through parts, which no camera makes: save it without them.");
     const seconds = await track.computeDuration();
     if (seconds > LONGEST_SECONDS)
       throw new NoFilm(`The film is longer than ${LONGEST_SECONDS} s: cut it to the swing.`);

@@ -1,6 +1,6 @@
-import { Film } from "./film";
+import { Film, NoFilm } from "./film";
 import { difference, type Stretch, swingsIn, worthALook } from "./looking";
-import { PointFinder, type Points } from "./points";
+import { NotHere, PointFinder, type Points } from "./points";
 
 /** A swing whose points were found, and its pictures, on this machine only. */
 export type Found = {
@@ -91,7 +91,9 @@ export async function findSwing(
     return found;
   } catch (e) {
     goOn();
-    throw e;
+    if (e instanceof NotHere)
+      throw new NoFilm("This browser cannot find a body in pictures: it has no WebAssembly or no WebGL.");
+    throw new NoFilm("The film cannot be read to its end: it may be damaged.");
   } finally {
     signal.removeEventListener("abort", stop);
     finder.close();

@@ -3,6 +3,20 @@ import type { CameraView } from "./seen";
 
 type XY = [number, number];
 
+/** The whole body, where there is no picture of it. */
+const BODY: [PointName, PointName][] = (["left", "right"] as const).flatMap((side) =>
+  [
+    ["ear", "shoulder"],
+    ["shoulder", "elbow"],
+    ["elbow", "wrist"],
+    ["shoulder", "hip"],
+    ["hip", "knee"],
+    ["knee", "ankle"],
+    ["ankle", "toe"],
+    ["heel", "toe"],
+  ].map(([a, b]): [PointName, PointName] => [`${side}-${a}` as PointName, `${side}-${b}` as PointName]),
+);
+
 /** What is drawn over a picture, in its pixels. */
 export type Line = {
   kind: "body" | "now" | "address";
@@ -45,6 +59,7 @@ function middle(points: Points, part: "hip" | "shoulder" | "ear"): XY | undefine
  * and of shoulders, the trunk's bend.
  *
  * @param arms the points of the lead arm
+ * @param whole the whole body is drawn
  * @param half how far to each side the pelvis may lie, pixels
  */
 export function drawing(
@@ -53,6 +68,7 @@ export function drawing(
   address: Points | undefined,
   arms: PointName[],
   half: number,
+  whole = false,
 ): Drawing {
   const lines: Line[] = [];
   const bands: Drawing["bands"] = [];
@@ -63,6 +79,7 @@ export function drawing(
   const line = (kind: Line["kind"], from?: XY, to?: XY) => {
     if (from && to) lines.push({ kind, from, to });
   };
+  if (whole) for (const [a, b] of BODY) line("body", xy(a), xy(b));
   for (const [a, b] of DRAWN[view].limbs) line("body", xy(a), xy(b));
   if (view === "face-on") for (let i = 1; i < arms.length; i++) line("body", xy(arms[i - 1]!), xy(arms[i]!));
   const hips = middle(now, "hip");

@@ -35,6 +35,9 @@ export type FromWorker =
   | { kind: "found"; index: number; points: Points | null }
   | { kind: "failed"; why: string };
 
+/** What finds points does not run in this browser, or stopped. */
+export class NotHere extends Error {}
+
 /** Finds points in pictures, one after the other, beside the page. */
 export class PointFinder {
   private readonly worker = new Worker(new URL("./points.worker.ts", import.meta.url));
@@ -47,13 +50,13 @@ export class PointFinder {
       this.failed.push(reject);
       this.worker.onmessage = ({ data }: MessageEvent<FromWorker>) => {
         if (data.kind === "ready") resolve();
-        else if (data.kind === "failed") this.fail(new Error(data.why));
+        else if (data.kind === "failed") this.fail(new NotHere(data.why));
         else {
           this.waiting.get(data.index)?.(data.points);
           this.waiting.delete(data.index);
         }
       };
-      this.worker.onerror = (e) => this.fail(new Error(e.message));
+      this.worker.onerror = (e) => this.fail(new NotHere(e.message));
     });
     // Whoever waits for it hears of it.
     this.ready.catch(() => {});

@@ -82,6 +82,9 @@ class ClipsTest {
         assertThat(moved.path("height").asDouble()).isEqualTo(178);
         assertThat(moved.at("/clips/0/ruler/from").asString()).isEqualTo("height");
         assertThat(time(moved.at("/clips/0"), "top")).isCloseTo(top - 0.1, within(1e-3));
+        assertThat(clip.at("/scale/centimetres").asDouble()).isEqualTo(91.4);
+        assertThat(moved.at("/clips/0/scale").isNull()).isTrue();
+        assertThat(moved.at("/clips/0/golferHeight").asDouble()).isEqualTo(178);
         JsonNode back = client.put("/api/clips/" + id + "/told", "{\"moments\":{\"top\":null}}")
                 .expect(200)
                 .body()

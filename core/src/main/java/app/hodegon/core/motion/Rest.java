@@ -1,6 +1,5 @@
 package app.hodegon.core.motion;
 
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
 
@@ -71,8 +70,6 @@ final class Rest {
     private final double totalNoise;
     private final List<Span> spans;
 
-    private record Span(double from, double to) {}
-
     Rest(Trace trace) {
         this.trace = trace;
         this.share = trace.trailShare();
@@ -92,19 +89,11 @@ final class Rest {
         double loadNoise = BEYOND * 100 * totalNoise / usual * slopeGain;
         double still = Math.max(SHARE_STILL, slopeNoise);
         double stillLoad = Math.max(LOAD_STILL, loadNoise);
-        List<Span> found = new ArrayList<>();
-        int begun = -1;
-        for (int i = 0; i <= shares.length; i++) {
-            boolean quiet = i < shares.length
-                    && Math.abs(shares[i].slope()) < still
-                    && Math.abs(100 * totals[i].slope() / usual) < stillLoad;
-            if (quiet && begun < 0) begun = i;
-            if (!quiet && begun >= 0) {
-                if ((i - 1 - begun) / trace.rate() >= LASTS) found.add(new Span(trace.time(begun), trace.time(i - 1)));
-                begun = -1;
-            }
-        }
-        return found;
+        return Span.of(
+                shares.length,
+                i -> Math.abs(shares[i].slope()) < still && Math.abs(100 * totals[i].slope() / usual) < stillLoad,
+                trace::time,
+                LASTS);
     }
 
     /** The last instant of the rest before a swing that comes down at this moment. */
@@ -117,7 +106,7 @@ final class Rest {
 
     /**
      * The moment from which on the loads leave the level of the rest: of all bends between a level and a curve that starts
-     * from it without a jump, the one with the least squares (a change point; Hinkley 1971).
+     * from it without a jump, the one with the least squares.
      */
     private double leaves(Span rest) {
         double from = Math.max(rest.from(), rest.to() - LEVEL);
@@ -146,28 +135,12 @@ final class Rest {
 
     /** Squares left, in the noise's own, by a level up to the bend and a parabola from it on. */
     private static double misfit(Signal signal, double noise, int first, int bend, int last) {
-        double n = 0;
-        double x1 = 0;
-        double x2 = 0;
-        double y1 = 0;
-        double y2 = 0;
-        double xy = 0;
+        Bend fit = new Bend();
         for (int i = first; i <= last; i++) {
-            double y = signal.value(i);
-            if (Double.isNaN(y)) continue;
-            double s = i <= bend ? 0 : (i - bend) / (double) (last - bend);
-            double x = s * s;
-            n++;
-            x1 += x;
-            x2 += x * x;
-            y1 += y;
-            y2 += y * y;
-            xy += x * y;
+            double value = signal.value(i);
+            if (!Double.isNaN(value)) fit.add(i <= bend ? 0 : (i - bend) / (double) (last - bend), value);
         }
-        double across = x2 - x1 * x1 / n;
-        double along = xy - x1 * y1 / n;
-        double squares = y2 - y1 * y1 / n - (across > 0 ? along * along / across : 0);
-        return squares / (noise * noise);
+        return fit.squares() / (noise * noise);
     }
 
     /** Where the small press after address is over: the load rests or turns back. */

@@ -1,7 +1,5 @@
 package app.hodegon.core.motion;
 
-import java.util.Arrays;
-
 /** Evenly sampled values; NaN where a sample was lost. */
 final class Signal {
 
@@ -10,12 +8,6 @@ final class Signal {
 
     /** And so many samples at least, for plates that are slow. */
     private static final double FEWEST = 1.6;
-
-    /** Root of the variance of a second difference of white noise of variance one. */
-    private static final double SECOND_DIFFERENCE = Math.sqrt(6);
-
-    /** Of a normal distribution, the median of its absolute values over its standard deviation. */
-    private static final double MEDIAN_OF_NORMAL = 0.6745;
 
     private final double rate;
     private final double[] values;
@@ -62,21 +54,9 @@ final class Signal {
         return fits;
     }
 
-    /**
-     * Standard deviation of one sample's noise, from the second differences, which hardly see the movement (the median
-     * of their absolute values: Rousseeuw and Croux 1993).
-     */
+    /** Standard deviation of one sample's noise. */
     double noise() {
-        double[] differences = new double[values.length];
-        int n = 0;
-        for (int i = 1; i < values.length - 1; i++) {
-            double second = values[i - 1] - 2 * values[i] + values[i + 1];
-            if (!Double.isNaN(second)) differences[n++] = Math.abs(second);
-        }
-        if (n == 0) return 0;
-        double[] sorted = Arrays.copyOf(differences, n);
-        Arrays.sort(sorted);
-        return sorted[n / 2] / MEDIAN_OF_NORMAL / SECOND_DIFFERENCE;
+        return Noise.of(values);
     }
 
     /** The mean of the samples from one moment to another, those that are there; NaN if none is. */

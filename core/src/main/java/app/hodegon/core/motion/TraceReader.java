@@ -5,9 +5,7 @@ import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Measure;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.function.Predicate;
@@ -44,7 +42,7 @@ public final class TraceReader {
     private final double noise;
     private final Signal total;
     private final List<Half> halves;
-    private final Map<Checkpoint, Moment> moments = new EnumMap<>(Checkpoint.class);
+    private final Moments moments;
     private final List<Measured> readings = new ArrayList<>();
     private final List<Trouble> troubles;
 
@@ -62,8 +60,9 @@ public final class TraceReader {
         }
     }
 
-    private TraceReader(Trace trace) {
+    private TraceReader(Trace trace, Collection<Moment> known) {
         this.trace = trace;
+        this.moments = Moments.of(known, 0, trace.duration());
         this.share = trace.trailShare();
         this.shares = share.fitted();
         this.noise = share.noise();
@@ -84,65 +83,41 @@ public final class TraceReader {
      * @throws SeveralSwingsException if there is more than one swing in the trace
      */
     public static SwingReading read(Trace trace, Collection<Moment> known) {
-        return new TraceReader(trace).read(known);
+        return new TraceReader(trace, known).read();
     }
 
-    private SwingReading read(Collection<Moment> known) {
-        check(known);
+    private SwingReading read() {
         List<Double> waysDown = SwingFinder.waysDown(trace);
         if (waysDown.size() > 1) throw new SeveralSwingsException(waysDown);
-        known.forEach(m -> moments.put(m.at(), m));
         Optional<Double> wayDown =
-                moment(Checkpoint.IMPACT).or(() -> waysDown.stream().findFirst());
+                moments.seconds(Checkpoint.IMPACT).or(() -> waysDown.stream().findFirst());
         if (wayDown.isEmpty()) {
             troubles.add(new Trouble(Kind.NO_SWING, "No way down is to be found in these loads."));
         } else {
             find(wayDown.get());
             whole(wayDown.get());
         }
-        for (Moment moment : moments.values()) at(moment);
-        return new SwingReading(List.copyOf(moments.values()), readings, troubles);
-    }
-
-    private void check(Collection<Moment> known) {
-        Map<Checkpoint, Moment> sorted = new EnumMap<>(Checkpoint.class);
-        for (Moment moment : known) {
-            if (moment.seconds() > trace.duration()) {
-                throw new IllegalArgumentException("%s: lies after the last sample, which is at %.3f s."
-                        .formatted(moment.at().label(), trace.duration()));
-            }
-            sorted.put(moment.at(), moment);
-        }
-        Moment before = null;
-        for (Moment moment : sorted.values()) {
-            if (before != null && before.seconds() >= moment.seconds()) {
-                throw new IllegalArgumentException(moment.at().label() + ": must come after "
-                        + before.at().label().toLowerCase() + ".");
-            }
-            before = moment;
-        }
-    }
-
-    private Optional<Double> moment(Checkpoint at) {
-        return Optional.ofNullable(moments.get(at)).map(Moment::seconds);
+        for (Moment moment : moments.all()) at(moment);
+        moments.unfitting().ifPresent(troubles::add);
+        return new SwingReading(moments.all(), readings, troubles);
     }
 
     /** Address, trigger and finish, where they are not known; each must keep the order of the known ones. */
     private void find(double wayDown) {
         Rest rest = new Rest(trace);
         Optional<Double> before = rest.endsBefore(wayDown);
-        if (before.isEmpty() && !moments.containsKey(Checkpoint.ADDRESS)) {
+        if (before.isEmpty() && !moments.has(Checkpoint.ADDRESS)) {
             troubles.add(new Trouble(Kind.NO_STILLNESS, "There is no rest before the swing: address is left open."));
         }
         before.ifPresent(at -> put(Checkpoint.ADDRESS, at, Rest.ADDRESS_UNCERTAINTY));
-        moment(Checkpoint.ADDRESS).ifPresent(address -> {
-            double latest = moment(Checkpoint.HIP_BACK).orElse(wayDown);
+        moments.seconds(Checkpoint.ADDRESS).ifPresent(address -> {
+            double latest = moments.seconds(Checkpoint.HIP_BACK).orElse(wayDown);
             rest.pressAfter(address, latest).ifPresent(at -> put(Checkpoint.TRIGGER, at, Rest.TRIGGER_UNCERTAINTY));
             rest.departsAfter(address, latest)
                     .ifPresent(at -> put(Checkpoint.TRIGGER, at, Rest.DEPARTURE_UNCERTAINTY, Origin.ESTIMATED));
         });
-        Optional<Double> after = rest.beginsAfter(wayDown, moment(Checkpoint.IMPACT));
-        if (after.isEmpty() && !moments.containsKey(Checkpoint.FINISH)) {
+        Optional<Double> after = rest.beginsAfter(wayDown, moments.seconds(Checkpoint.IMPACT));
+        if (after.isEmpty() && !moments.has(Checkpoint.FINISH)) {
             troubles.add(new Trouble(Kind.CUT_SHORT, "The loads end before the finish is still: it is left open."));
         }
         after.ifPresent(at -> put(Checkpoint.FINISH, at, Rest.FINISH_UNCERTAINTY));
@@ -161,12 +136,7 @@ public final class TraceReader {
     }
 
     private void put(Checkpoint at, double seconds, double uncertainty, Origin from) {
-        if (moments.containsKey(at)) return;
-        boolean inOrder = moments.values().stream()
-                .allMatch(m -> m.at().compareTo(at) < 0 ? m.seconds() < seconds : m.seconds() > seconds);
-        if (inOrder) {
-            moments.put(at, new Moment(at, seconds, from, Math.max(uncertainty, 500 / trace.rate())));
-        }
+        moments.add(new Moment(at, seconds, from, Math.max(uncertainty, 500 / trace.rate())));
     }
 
     private void at(Moment moment) {
@@ -205,19 +175,21 @@ public final class TraceReader {
 
     /** What belongs to the swing as a whole. */
     private void whole(double wayDown) {
-        double begin = moment(Checkpoint.ADDRESS).orElse(Math.max(0, wayDown - LONGEST_SWING));
-        int peak = highest(begin, moment(Checkpoint.IMPACT).orElse(wayDown));
+        double begin = moments.seconds(Checkpoint.ADDRESS).orElse(Math.max(0, wayDown - LONGEST_SWING));
+        int peak = highest(begin, moments.seconds(Checkpoint.IMPACT).orElse(wayDown));
         if (peak < 0) return;
         reading(
                 Measure.PEAK_TRAIL_SHARE,
                 Optional.empty(),
                 Math.min(100, shares[peak].value()),
                 Math.hypot(CALIBRATION, noise * shares[peak].gain()));
-        double end =
-                moment(Checkpoint.IMPACT).or(() -> moment(Checkpoint.FINISH)).orElse(trace.duration());
-        moment(Checkpoint.ARM_DOWN)
-                .ifPresent(armDown -> recentring(trace.time(peak), end, moments.get(Checkpoint.ARM_DOWN)));
-        shiftSpeed(moment(Checkpoint.TOP).orElse(trace.time(peak)), end);
+        double end = moments.seconds(Checkpoint.IMPACT)
+                .or(() -> moments.seconds(Checkpoint.FINISH))
+                .orElse(trace.duration());
+        moments.seconds(Checkpoint.ARM_DOWN)
+                .ifPresent(armDown -> recentring(
+                        trace.time(peak), end, moments.at(Checkpoint.ARM_DOWN).orElseThrow()));
+        shiftSpeed(moments.seconds(Checkpoint.TOP).orElse(trace.time(peak)), end);
         duration(Measure.BACKSWING_TIME, Checkpoint.TRIGGER, Checkpoint.TOP);
         duration(Measure.DOWNSWING_TIME, Checkpoint.TOP, Checkpoint.IMPACT);
     }
@@ -270,11 +242,15 @@ public final class TraceReader {
     }
 
     private void duration(Measure measure, Checkpoint from, Checkpoint to) {
-        if (!moments.containsKey(from) || !moments.containsKey(to)) return;
+        if (!moments.has(from) || !moments.has(to)) return;
         reading(
                 measure,
                 Optional.empty(),
-                1000 * (moments.get(to).seconds() - moments.get(from).seconds()),
-                Math.hypot(moments.get(from).uncertainty(), moments.get(to).uncertainty()));
+                1000
+                        * (moments.at(to).orElseThrow().seconds()
+                                - moments.at(from).orElseThrow().seconds()),
+                Math.hypot(
+                        moments.at(from).orElseThrow().uncertainty(),
+                        moments.at(to).orElseThrow().uncertainty()));
     }
 }

@@ -34,7 +34,8 @@ public record Trouble(Kind kind, String text) {
         SLOW_MOTION("slow-motion"),
         UNSURE("unsure"),
         MIRRORED("mirrored"),
-        SWAPPED("swapped");
+        SWAPPED("swapped"),
+        UNFITTING("unfitting");
 
         private final String id;
 

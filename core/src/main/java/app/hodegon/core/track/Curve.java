@@ -1,5 +1,6 @@
 package app.hodegon.core.track;
 
+import app.hodegon.core.motion.Noise;
 import app.hodegon.core.motion.Parabola;
 import java.util.Arrays;
 
@@ -8,9 +9,6 @@ final class Curve {
 
     /** And a fit has so many pictures to each side at least. */
     static final double FEWEST = 1.6;
-
-    private static final double SECOND_DIFFERENCE = Math.sqrt(6);
-    private static final double MEDIAN_OF_NORMAL = 0.6745;
 
     private final double[] seconds;
     private final double[] values;
@@ -84,20 +82,10 @@ final class Curve {
         return new Curve(seconds, both);
     }
 
-    /** Standard deviation of one picture's noise, from the second differences (Rousseeuw and Croux 1993). */
+    /** Standard deviation of one picture's noise. */
     double noise() {
-        if (Double.isNaN(noise)) noise = found();
+        if (Double.isNaN(noise)) noise = Noise.of(values);
         return noise;
-    }
-
-    private double found() {
-        double[] differences = new double[values.length];
-        int n = 0;
-        for (int i = 1; i < values.length - 1; i++) {
-            double second = Math.abs(values[i - 1] - 2 * values[i] + values[i + 1]);
-            if (!Double.isNaN(second)) differences[n++] = second;
-        }
-        return n == 0 ? 0 : median(differences, n) / MEDIAN_OF_NORMAL / SECOND_DIFFERENCE;
     }
 
     /** The value that half of the pictures from one moment to another lie under; NaN where none shows it. */

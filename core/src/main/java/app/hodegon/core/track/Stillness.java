@@ -1,7 +1,8 @@
 package app.hodegon.core.track;
 
+import app.hodegon.core.motion.Bend;
 import app.hodegon.core.motion.Parabola;
-import java.util.ArrayList;
+import app.hodegon.core.motion.Span;
 import java.util.List;
 import java.util.Optional;
 
@@ -42,9 +43,6 @@ final class Stillness {
     private final double body;
     private final List<Curve> all;
 
-    /** A stretch without movement. */
-    record Span(double from, double to) {}
-
     /** @param all what must stand still, in pixels */
     Stillness(double body, List<Curve> all) {
         this.body = body;
@@ -64,24 +62,12 @@ final class Stillness {
                 if (Math.abs(fit.slope()) > still) moves[i] = true;
             }
         }
-        List<Span> spans = new ArrayList<>();
-        int begun = -1;
-        for (int i = 0; i <= moves.length; i++) {
-            boolean quiet = i < moves.length && !moves[i];
-            if (quiet && begun < 0) begun = i;
-            if (!quiet && begun >= 0) {
-                if (clock.time(i - 1) - clock.time(begun) >= LASTS) {
-                    spans.add(new Span(clock.time(begun), clock.time(i - 1)));
-                }
-                begun = -1;
-            }
-        }
-        return spans;
+        return Span.of(moves.length, i -> !moves[i], clock::time, LASTS);
     }
 
     /**
      * The moment from which on some curves leave the levels of a rest: of all bends between levels and parabolas that start
-     * from them without a jump, the one with the least squares (a change point; Hinkley 1971). Empty where none of them
+     * from them without a jump, the one with the least squares. Empty where none of them
      * leaves its level beyond its noise by the latest.
      *
      * @param far what is called gone, in parts of the body's length
@@ -120,29 +106,13 @@ final class Stillness {
 
     /** Squares left, in the noise's own, by a level up to the bend and a parabola from it on. */
     private double misfit(Curve curve, double from, double bend, double to) {
-        double n = 0;
-        double x1 = 0;
-        double x2 = 0;
-        double y1 = 0;
-        double y2 = 0;
-        double xy = 0;
+        Bend fit = new Bend();
         for (int i = curve.from(from); i < curve.length() && curve.time(i) <= to + 1e-9; i++) {
-            double y = curve.value(i);
-            if (Double.isNaN(y)) continue;
-            double s = curve.time(i) <= bend ? 0 : (curve.time(i) - bend) / (to - bend);
-            double x = s * s;
-            n++;
-            x1 += x;
-            x2 += x * x;
-            y1 += y;
-            y2 += y * y;
-            xy += x * y;
+            double value = curve.value(i);
+            if (Double.isNaN(value)) continue;
+            fit.add(curve.time(i) <= bend ? 0 : (curve.time(i) - bend) / (to - bend), value);
         }
-        if (n == 0) return 0;
-        double across = x2 - x1 * x1 / n;
-        double along = xy - x1 * y1 / n;
-        double squares = y2 - y1 * y1 / n - (across > 0 ? along * along / across : 0);
         double noise = Math.max(SHARPEST * body, curve.noise());
-        return squares / (noise * noise);
+        return fit.squares() / (noise * noise);
     }
 }

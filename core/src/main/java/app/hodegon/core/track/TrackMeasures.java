@@ -3,17 +3,15 @@ package app.hodegon.core.track;
 import app.hodegon.core.golfer.BodyPoint;
 import app.hodegon.core.motion.Measured;
 import app.hodegon.core.motion.Moment;
+import app.hodegon.core.motion.Moments;
 import app.hodegon.core.motion.Origin;
 import app.hodegon.core.motion.Parabola;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.track.Body.Spot;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.OptionalDouble;
 
 /** What a view can measure at the moments that are known, each value with its uncertainty. */
 final class TrackMeasures {
@@ -63,22 +61,16 @@ final class TrackMeasures {
     private final Body body;
     private final double length;
     private final Ruler ruler;
-    private final Map<Checkpoint, Moment> moments;
-    private final OptionalDouble takeaway;
+    private final Moments moments;
+    private final Optional<Double> takeaway;
     private final List<Measured> readings = new ArrayList<>();
 
-    TrackMeasures(
-            View view,
-            Body body,
-            double length,
-            Ruler ruler,
-            Map<Checkpoint, Moment> moments,
-            OptionalDouble takeaway) {
+    TrackMeasures(View view, Body body, double length, Ruler ruler, Moments moments, Optional<Double> takeaway) {
         this.view = view;
         this.body = body;
         this.length = length;
         this.ruler = ruler;
-        this.moments = new EnumMap<>(moments);
+        this.moments = moments;
         this.takeaway = takeaway;
     }
 
@@ -86,10 +78,6 @@ final class TrackMeasures {
         if (view == View.FACE_ON) faceOn();
         else downTheLine();
         return readings;
-    }
-
-    private Optional<Moment> moment(Checkpoint at) {
-        return Optional.ofNullable(moments.get(at));
     }
 
     private void faceOn() {
@@ -115,7 +103,7 @@ final class TrackMeasures {
 
     private boolean sure(Checkpoint at, BodyPoint... points) {
         for (BodyPoint point : points) {
-            if (body.certainty(point, moments.get(at).seconds()) < SURE) return false;
+            if (body.certainty(point, moments.seconds(at).orElseThrow()) < SURE) return false;
         }
         return true;
     }
@@ -126,12 +114,12 @@ final class TrackMeasures {
 
     /** Where a curve is while the body stands at address: the median of the rest (or of what there is of it) before. */
     private double atAddress(Curve curve) {
-        double address = moments.get(Checkpoint.ADDRESS).seconds();
+        double address = moments.seconds(Checkpoint.ADDRESS).orElseThrow();
         return curve.median(address - Stillness.LASTS, address);
     }
 
     private double noiseAtAddress(Curve curve) {
-        double address = moments.get(Checkpoint.ADDRESS).seconds();
+        double address = moments.seconds(Checkpoint.ADDRESS).orElseThrow();
         int n = Math.max(1, curve.seen(address - Stillness.LASTS, address));
         // The median of n is as good as the mean of 0.64 n.
         return curve.noise() / Math.sqrt(0.64 * n);
@@ -139,11 +127,11 @@ final class TrackMeasures {
 
     /** How far a curve is from its place at address. */
     private void travel(Measure measure, Optional<Curve> of, int sign, Checkpoint at, BodyPoint... points) {
-        if (of.isEmpty() || !ruler.known() || !moments.containsKey(Checkpoint.ADDRESS) || !moments.containsKey(at)) {
+        if (of.isEmpty() || !ruler.known() || !moments.has(Checkpoint.ADDRESS) || !moments.has(at)) {
             return;
         }
         if (!sure(at, points)) return;
-        Moment moment = moments.get(at);
+        Moment moment = moments.at(at).orElseThrow();
         Curve curve = of.get();
         Parabola.Fit fit = curve.at(moment.seconds(), reach(curve));
         double value = sign * (fit.value() - atAddress(curve)) / ruler.pixelsPerCentimetre();
@@ -163,12 +151,12 @@ final class TrackMeasures {
         Optional<Spot> heel = body.point(BodyPoint.LEAD_HEEL);
         Optional<Spot> toe = body.point(BodyPoint.LEAD_TOE);
         if (heel.isEmpty() || toe.isEmpty() || !ruler.known()) return;
-        if (!moments.containsKey(Checkpoint.ADDRESS) || !moments.containsKey(Checkpoint.IMPACT)) return;
+        if (!moments.has(Checkpoint.ADDRESS) || !moments.has(Checkpoint.IMPACT)) return;
         Curve foot = heel.get().along().middle(toe.get().along());
         double place = atAddress(foot);
-        double impact = moments.get(Checkpoint.IMPACT).seconds();
+        double impact = moments.seconds(Checkpoint.IMPACT).orElseThrow();
         double struck = foot.value(impact, PLACED / 4) - place;
-        double end = moment(Checkpoint.FINISH).map(Moment::seconds).orElse(impact);
+        double end = moments.at(Checkpoint.FINISH).map(Moment::seconds).orElse(impact);
         double last = end > impact ? foot.median(end - PLACED / 2, end + PLACED / 2) - place : struck;
         double moved =
                 Math.max(Math.abs(struck), Double.isNaN(last) ? 0 : Math.abs(last)) / ruler.pixelsPerCentimetre();
@@ -177,7 +165,7 @@ final class TrackMeasures {
     }
 
     private void stance() {
-        if (!moments.containsKey(Checkpoint.ADDRESS)) return;
+        if (!moments.has(Checkpoint.ADDRESS)) return;
         Optional<Curve> ankles = across(BodyPoint.LEAD_ANKLE, BodyPoint.TRAIL_ANKLE);
         Optional<Curve> hips = across(BodyPoint.LEAD_HIP, BodyPoint.TRAIL_HIP);
         if (ankles.isEmpty() || hips.isEmpty()) return;
@@ -197,16 +185,15 @@ final class TrackMeasures {
 
     private void turns(Measure measure, BodyPoint lead, BodyPoint trail) {
         Optional<Curve> across = across(lead, trail);
-        if (across.isEmpty() || !moments.containsKey(Checkpoint.ADDRESS) || !moments.containsKey(Checkpoint.TOP))
-            return;
+        if (across.isEmpty() || !moments.has(Checkpoint.ADDRESS) || !moments.has(Checkpoint.TOP)) return;
         Width width = new Width(
                 across.get(),
-                moments.get(Checkpoint.ADDRESS).seconds(),
-                moments.get(Checkpoint.TOP).seconds(),
-                moment(Checkpoint.IMPACT).map(Moment::seconds));
+                moments.seconds(Checkpoint.ADDRESS).orElseThrow(),
+                moments.seconds(Checkpoint.TOP).orElseThrow(),
+                moments.at(Checkpoint.IMPACT).map(Moment::seconds));
         for (Checkpoint at : OF_TURNS) {
-            if (!moments.containsKey(at) || !sure(at, lead, trail)) continue;
-            Moment moment = moments.get(at);
+            if (!moments.has(at) || !sure(at, lead, trail)) continue;
+            Moment moment = moments.at(at).orElseThrow();
             Width.Turned turned = width.turn(moment.seconds(), reach(across.get()), moment.uncertainty() / 1000);
             turn(measure, at, turned.since(), turned);
             // Open is plus for a line, and closed for a turn.
@@ -226,13 +213,13 @@ final class TrackMeasures {
         Optional<Spot> hips = body.hips();
         Optional<Spot> shoulders = body.shoulders();
         if (hips.isEmpty() || shoulders.isEmpty()) return;
-        if (!moments.containsKey(Checkpoint.ADDRESS) || !moments.containsKey(at)) return;
+        if (!moments.has(Checkpoint.ADDRESS) || !moments.has(at)) return;
         if (!sure(at, BodyPoint.LEAD_HIP, BodyPoint.TRAIL_HIP, BodyPoint.LEAD_SHOULDER, BodyPoint.TRAIL_SHOULDER)) {
             return;
         }
         Curve along = shoulders.get().along().minus(hips.get().along());
         Curve up = shoulders.get().up().minus(hips.get().up());
-        Moment moment = moments.get(at);
+        Moment moment = moments.at(at).orElseThrow();
         double reach = Math.max(reach(along), reach(up));
         Parabola.Fit x = along.at(moment.seconds(), reach);
         Parabola.Fit y = up.at(moment.seconds(), reach);
@@ -250,16 +237,15 @@ final class TrackMeasures {
 
     /** The way back begins with the hands' first movement, unless the trigger is known better than from this film. */
     private void times() {
-        Optional<Moment> trigger = moment(Checkpoint.TRIGGER);
+        Optional<Moment> trigger = moments.at(Checkpoint.TRIGGER);
         boolean told = trigger.isPresent() && trigger.get().from() != Origin.FOUND;
-        OptionalDouble begin = told ? OptionalDouble.of(trigger.get().seconds()) : takeaway;
-        Optional<Moment> top = moment(Checkpoint.TOP);
-        Optional<Moment> impact = moment(Checkpoint.IMPACT);
-        double back =
-                begin.isPresent() && top.isPresent() ? 1000 * (top.get().seconds() - begin.getAsDouble()) : Double.NaN;
+        Optional<Double> begin = told ? trigger.map(Moment::seconds) : takeaway;
+        Optional<Moment> top = moments.at(Checkpoint.TOP);
+        Optional<Moment> impact = moments.at(Checkpoint.IMPACT);
+        double back = begin.isPresent() && top.isPresent() ? 1000 * (top.get().seconds() - begin.get()) : Double.NaN;
         double backUncertainty = top.map(m -> Math.hypot(
                         m.uncertainty(),
-                        moment(Checkpoint.ADDRESS).map(Moment::uncertainty).orElse(0.0)))
+                        moments.at(Checkpoint.ADDRESS).map(Moment::uncertainty).orElse(0.0)))
                 .orElse(0.0);
         if (back > 0) add(Measure.BACKSWING_TIME, Optional.empty(), back, backUncertainty);
         if (top.isEmpty() || impact.isEmpty()) return;

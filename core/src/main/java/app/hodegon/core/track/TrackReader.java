@@ -3,20 +3,19 @@ package app.hodegon.core.track;
 import app.hodegon.core.golfer.BodyPoint;
 import app.hodegon.core.motion.Measured;
 import app.hodegon.core.motion.Moment;
+import app.hodegon.core.motion.Moments;
 import app.hodegon.core.motion.Origin;
 import app.hodegon.core.motion.SeveralSwingsException;
+import app.hodegon.core.motion.Span;
 import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.motion.Trouble;
 import app.hodegon.core.motion.Trouble.Kind;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.track.Body.Spot;
-import app.hodegon.core.track.Stillness.Span;
 import app.hodegon.core.track.WaysDown.WayDown;
 import java.util.ArrayList;
 import java.util.Collection;
-import java.util.EnumMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 
@@ -67,11 +66,12 @@ public final class TrackReader {
     private final Body body;
     private final double length;
     private final int swapped;
-    private final Map<Checkpoint, Moment> moments = new EnumMap<>(Checkpoint.class);
+    private final Moments moments;
     private final List<Trouble> troubles = new ArrayList<>();
-    private OptionalDouble takeaway = OptionalDouble.empty();
+    private Optional<Double> takeaway = Optional.empty();
 
-    private TrackReader(Track track) {
+    private TrackReader(Track track, Collection<Moment> known) {
+        this.moments = Moments.of(known, track.first(), track.last());
         Cleaning.Cleaned cleaned = Cleaning.of(track);
         this.track = cleaned.track();
         this.body = new Body(this.track);
@@ -88,12 +88,10 @@ public final class TrackReader {
      */
     public static TrackReading read(
             Track track, Optional<Ruler> marks, OptionalDouble height, Collection<Moment> known) {
-        return new TrackReader(track).read(marks, height, known);
+        return new TrackReader(track, known).read(marks, height);
     }
 
-    private TrackReading read(Optional<Ruler> marks, OptionalDouble height, Collection<Moment> known) {
-        check(known);
-        known.forEach(m -> moments.put(m.at(), m));
+    private TrackReading read(Optional<Ruler> marks, OptionalDouble height) {
         Optional<Spot> hands = body.hands(length);
         List<WayDown> ways = hands.map(h -> WaysDown.of(h, length)).orElse(List.of());
         if (ways.size() > 1) {
@@ -108,32 +106,7 @@ public final class TrackReader {
         Ruler ruler = marks.orElseGet(() -> byHeight(height));
         List<Measured> readings = new TrackMeasures(track.view(), body, length, ruler, moments, takeaway).read();
         troubles.addAll(new TrackTroubles(track, body, length, ruler, moments, swapped).find());
-        return new TrackReading(
-                track.view(), ruler, new SwingReading(List.copyOf(moments.values()), readings, troubles));
-    }
-
-    private void check(Collection<Moment> known) {
-        Map<Checkpoint, Moment> sorted = new EnumMap<>(Checkpoint.class);
-        for (Moment moment : known) {
-            if (moment.seconds() < track.first() || moment.seconds() > track.last()) {
-                throw new IllegalArgumentException("%s: lies outside the film, which goes from %.3f to %.3f s."
-                        .formatted(moment.at().label(), track.first(), track.last()));
-            }
-            sorted.put(moment.at(), moment);
-        }
-        Moment before = null;
-        for (Moment moment : sorted.values()) {
-            if (before != null && before.seconds() >= moment.seconds()) {
-                throw new IllegalArgumentException(moment.at().label() + ": must come after "
-                        + before.at().label().toLowerCase() + ".");
-            }
-            before = moment;
-        }
-    }
-
-    private OptionalDouble moment(Checkpoint at) {
-        Moment moment = moments.get(at);
-        return moment == null ? OptionalDouble.empty() : OptionalDouble.of(moment.seconds());
+        return new TrackReading(track.view(), ruler, new SwingReading(moments.all(), readings, troubles));
     }
 
     private Ruler byHeight(OptionalDouble height) {
@@ -142,7 +115,7 @@ public final class TrackReader {
         Optional<Spot> lead = body.point(BodyPoint.LEAD_ANKLE);
         Optional<Spot> trail = body.point(BodyPoint.TRAIL_ANKLE);
         if (head.isEmpty() || lead.isEmpty() || trail.isEmpty()) return Ruler.NONE;
-        double to = moment(Checkpoint.ADDRESS).orElse(track.first() + Stillness.LASTS);
+        double to = moments.seconds(Checkpoint.ADDRESS).orElse(track.first() + Stillness.LASTS);
         Curve up = head.get().up().minus(lead.get().up().middle(trail.get().up()));
         double pixels = up.median(to - Stillness.LASTS, to);
         return pixels > 0 ? Ruler.ofHeight(pixels, height.getAsDouble()) : Ruler.NONE;
@@ -169,19 +142,16 @@ public final class TrackReader {
         Optional<Span> rest = rest(spans, way);
         double noise = hands.noise() / length;
         double standing = track.view() == View.FACE_ON ? ADDRESS_UNCERTAINTY : ADDRESS_DOWN_THE_LINE;
-        double latest = Math.min(way.top(), moment(Checkpoint.HIP_BACK).orElse(way.top()));
+        double latest = Math.min(way.top(), moments.seconds(Checkpoint.HIP_BACK).orElse(way.top()));
         rest.flatMap(r -> stillness.leaves(all, r, latest, Stillness.GONE_FAR))
                 .ifPresent(at -> put(Checkpoint.ADDRESS, at, Math.hypot(standing, ADDRESS_OF_NOISE * noise)));
-        if (!moments.containsKey(Checkpoint.ADDRESS)) {
+        if (!moments.has(Checkpoint.ADDRESS)) {
             troubles.add(new Trouble(Kind.NO_STILLNESS, "There is no rest before the swing: address is left open."));
         }
-        moment(Checkpoint.ADDRESS).ifPresent(address -> {
+        moments.seconds(Checkpoint.ADDRESS).ifPresent(address -> {
             Span before = rest.map(r -> new Span(Math.min(r.from(), address - Stillness.LASTS), address))
                     .orElse(new Span(address - Stillness.LASTS, address));
-            takeaway = stillness
-                    .leaves(List.of(hands.along(), hands.up()), before, latest, Stillness.GONE_FAR)
-                    .map(OptionalDouble::of)
-                    .orElse(OptionalDouble.empty());
+            takeaway = stillness.leaves(List.of(hands.along(), hands.up()), before, latest, Stillness.GONE_FAR);
             if (!below.isEmpty()) {
                 stillness
                         .leaves(below, before, latest, Stillness.GONE_NEAR)
@@ -189,7 +159,7 @@ public final class TrackReader {
                                 put(Checkpoint.TRIGGER, Math.max(at, address + track.step() / 2), TRIGGER_UNCERTAINTY));
             }
         });
-        double begin = moment(Checkpoint.ADDRESS).orElse(Math.max(track.first(), way.top() - LONGEST_SWING));
+        double begin = moments.seconds(Checkpoint.ADDRESS).orElse(Math.max(track.first(), way.top() - LONGEST_SWING));
         body.hips().ifPresent(hips -> {
             double at = hands.up().minus(hips.up()).crossing(begin, way.top(), 0, true, LEVEL_REACH);
             put(Checkpoint.HIP_BACK, at, LEVEL_UNCERTAINTY);
@@ -200,7 +170,7 @@ public final class TrackReader {
         put(Checkpoint.TOP, top(turning, way), Math.hypot(TOP_UNCERTAINTY, TOP_OF_NOISE * noise));
         put(Checkpoint.ARM_DOWN, arm.crossing(way.top(), way.bottom(), 0, false, LEVEL_REACH), LEVEL_UNCERTAINTY);
         put(Checkpoint.IMPACT, impact(hands, angle, way), IMPACT_UNCERTAINTY);
-        double struck = moment(Checkpoint.IMPACT).orElse(way.bottom());
+        double struck = moments.seconds(Checkpoint.IMPACT).orElse(way.bottom());
         double atLast = struck + FINISH_AT_LAST;
         Optional<Double> still = spans.stream()
                 .map(Span::from)
@@ -208,10 +178,10 @@ public final class TrackReader {
                 .findFirst();
         still.or(() -> atLast <= track.last() ? Optional.of(atLast) : Optional.empty())
                 .ifPresent(at -> put(Checkpoint.FINISH, at, FINISH_UNCERTAINTY));
-        if (!moments.containsKey(Checkpoint.FINISH)) {
+        if (!moments.has(Checkpoint.FINISH)) {
             troubles.add(new Trouble(Kind.CUT_SHORT, "The film ends before the finish is still: it is left open."));
         }
-        moment(Checkpoint.ADDRESS).ifPresent(address -> {
+        moments.seconds(Checkpoint.ADDRESS).ifPresent(address -> {
             if (wayDown - address > LONGEST_SWING) {
                 troubles.add(new Trouble(
                         Kind.SLOW_MOTION,
@@ -285,23 +255,17 @@ public final class TrackReader {
      */
     private double impact(Spot hands, Curve angle, WayDown way) {
         if (track.view() == View.DOWN_THE_LINE) return Turn.lowest(hands.up(), way.bottom());
-        double down = moment(Checkpoint.ARM_DOWN).orElse(way.top());
+        double down = moments.seconds(Checkpoint.ARM_DOWN).orElse(way.top());
         double hangs = angle.crossing(down, way.end(), 0, false, LEVEL_REACH);
-        OptionalDouble address = moment(Checkpoint.ADDRESS);
+        Optional<Double> address = moments.seconds(Checkpoint.ADDRESS);
         if (address.isEmpty()) return hangs;
-        double place = hands.along().median(address.getAsDouble() - Stillness.LASTS, address.getAsDouble());
+        double place = hands.along().median(address.get() - Stillness.LASTS, address.get());
         double back = hands.along().crossing(down, way.end(), place, true, LEVEL_REACH);
         return Math.abs(hangs - back) < BACK_AND_HANGING ? hangs : back;
     }
 
     private void put(Checkpoint at, double seconds, double uncertainty) {
-        if (Double.isNaN(seconds) || moments.containsKey(at) || seconds < track.first() || seconds > track.last())
-            return;
-        boolean inOrder = moments.values().stream()
-                .allMatch(m -> m.at().compareTo(at) < 0 ? m.seconds() < seconds : m.seconds() > seconds);
-        if (inOrder) {
-            moments.put(
-                    at, new Moment(at, seconds, Origin.FOUND, Math.hypot(uncertainty, 500 * track.stepAt(seconds))));
-        }
+        if (Double.isNaN(seconds) || seconds < track.first() || seconds > track.last()) return;
+        moments.add(new Moment(at, seconds, Origin.FOUND, Math.hypot(uncertainty, 500 * track.stepAt(seconds))));
     }
 }

@@ -1,16 +1,14 @@
 package app.hodegon.core.track;
 
 import app.hodegon.core.golfer.BodyPoint;
-import app.hodegon.core.motion.Moment;
+import app.hodegon.core.motion.Moments;
 import app.hodegon.core.motion.Trouble;
 import app.hodegon.core.motion.Trouble.Kind;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.track.Body.Spot;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 
 /** Looks for what spoils a film: how it was taken, and what is not to be seen in it. */
@@ -44,31 +42,31 @@ final class TrackTroubles {
     private final Body body;
     private final double length;
     private final Ruler ruler;
-    private final Map<Checkpoint, Moment> moments;
+    private final Moments moments;
     private final int swapped;
     private final List<Trouble> found = new ArrayList<>();
 
-    TrackTroubles(Track track, Body body, double length, Ruler ruler, Map<Checkpoint, Moment> moments, int swapped) {
+    TrackTroubles(Track track, Body body, double length, Ruler ruler, Moments moments, int swapped) {
         this.track = track;
         this.body = body;
         this.length = length;
         this.ruler = ruler;
-        this.moments = new EnumMap<>(moments);
+        this.moments = moments;
         this.swapped = swapped;
     }
 
     List<Trouble> find() {
         if (!ruler.known()) say(Kind.NO_SCALE, "Without a scale there are angles, times and ratios, but no lengths.");
         pictures();
-        Moment address = moments.get(Checkpoint.ADDRESS);
-        double from = address == null ? track.first() : address.seconds() - Stillness.LASTS;
-        double to = address == null ? track.first() + Stillness.LASTS : address.seconds();
+        double to = moments.seconds(Checkpoint.ADDRESS).orElse(track.first() + Stillness.LASTS);
+        double from = to - Stillness.LASTS;
         if (track.view() == View.FACE_ON) {
             level(from, to);
             square(from, to);
         }
         moved(from, to);
         unseen();
+        moments.unfitting().ifPresent(found::add);
         if (swapped > FEW * track.length()) {
             say(Kind.SWAPPED, "Left and right were swapped in %d pictures, and put right.", swapped);
         }
@@ -81,16 +79,13 @@ final class TrackTroubles {
 
     private void pictures() {
         // Where it matters: a film may have been looked at less often while little happens.
-        double rate = 1
-                / track.stepAt(Optional.ofNullable(moments.get(Checkpoint.IMPACT))
-                        .map(Moment::seconds)
-                        .orElse((track.first() + track.last()) / 2));
+        double rate = 1 / track.stepAt(moments.seconds(Checkpoint.IMPACT).orElse((track.first() + track.last()) / 2));
         if (rate < FEWEST_PICTURES) {
             say(Kind.SLOW_CAMERA, "%.0f pictures a second: a time is only good to %.0f ms.", rate, 500 / rate);
-        } else if (rate < ENOUGH_AT_IMPACT && moments.containsKey(Checkpoint.IMPACT) && ruler.known()) {
+        } else if (rate < ENOUGH_AT_IMPACT && moments.has(Checkpoint.IMPACT) && ruler.known()) {
             body.hips().ifPresent(hips -> {
                 double speed = Math.abs(hips.along()
-                                .at(moments.get(Checkpoint.IMPACT).seconds(), 0.06)
+                                .at(moments.seconds(Checkpoint.IMPACT).orElseThrow(), 0.06)
                                 .slope())
                         / ruler.pixelsPerCentimetre();
                 if (!(speed / rate >= COARSE)) return;
@@ -162,14 +157,14 @@ final class TrackTroubles {
 
     /** Both feet together, between address and top. */
     private void moved(double from, double to) {
-        Moment top = moments.get(Checkpoint.TOP);
+        Optional<Double> top = moments.seconds(Checkpoint.TOP);
         Optional<Spot> lead = body.point(BodyPoint.LEAD_TOE);
         Optional<Spot> trail = body.point(BodyPoint.TRAIL_TOE);
-        if (top == null || lead.isEmpty() || trail.isEmpty()) return;
-        double leadWent = went(lead.get().along(), from, to, top.seconds());
-        double trailWent = went(trail.get().along(), from, to, top.seconds());
-        double leadRose = went(lead.get().up(), from, to, top.seconds());
-        double trailRose = went(trail.get().up(), from, to, top.seconds());
+        if (top.isEmpty() || lead.isEmpty() || trail.isEmpty()) return;
+        double leadWent = went(lead.get().along(), from, to, top.get());
+        double trailWent = went(trail.get().along(), from, to, top.get());
+        double leadRose = went(lead.get().up(), from, to, top.get());
+        double trailRose = went(trail.get().up(), from, to, top.get());
         double along = leadWent * trailWent > 0 ? Math.min(Math.abs(leadWent), Math.abs(trailWent)) : 0;
         double up = leadRose * trailRose > 0 ? Math.min(Math.abs(leadRose), Math.abs(trailRose)) : 0;
         if (Math.hypot(along, up) > MOVED * length) {
@@ -183,12 +178,8 @@ final class TrackTroubles {
 
     /** Hands and feet that are hardly ever seen, and points that are not sure at a moment that needs them. */
     private void unseen() {
-        double begin = Optional.ofNullable(moments.get(Checkpoint.ADDRESS))
-                .map(Moment::seconds)
-                .orElse(track.first());
-        double end = Optional.ofNullable(moments.get(Checkpoint.IMPACT))
-                .map(Moment::seconds)
-                .orElse(track.last());
+        double begin = moments.seconds(Checkpoint.ADDRESS).orElse(track.first());
+        double end = moments.seconds(Checkpoint.IMPACT).orElse(track.last());
         boolean hands = body.hands(length).map(h -> often(h, begin, end)).orElse(false);
         boolean feet = foot(BodyPoint.LEAD_HEEL, BodyPoint.LEAD_TOE)
                         .map(f -> often(f, begin, end))
@@ -202,7 +193,7 @@ final class TrackTroubles {
                     "%s not to be seen all through: leave room around the golfer.",
                     hands ? "The feet are" : feet ? "The hands are" : "Hands and feet are");
         }
-        List<String> at = moments.values().stream()
+        List<String> at = moments.all().stream()
                 .filter(m -> m.at() != Checkpoint.FINISH)
                 .filter(m ->
                         List.of(

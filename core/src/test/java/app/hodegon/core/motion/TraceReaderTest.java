@@ -145,7 +145,7 @@ class TraceReaderTest {
         assertThatThrownBy(() -> TraceReader.read(trace, List.of(at(Checkpoint.TOP, 2), at(Checkpoint.IMPACT, 1.9))))
                 .hasMessage("Impact: must come after top.");
         assertThatThrownBy(() -> TraceReader.read(trace, List.of(at(Checkpoint.IMPACT, 60))))
-                .hasMessageStartingWith("Impact: lies after the last sample");
+                .hasMessageStartingWith("Impact: lies outside what was recorded");
     }
 
     @Test

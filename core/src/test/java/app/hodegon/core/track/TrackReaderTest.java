@@ -318,12 +318,22 @@ class TrackReaderTest {
                                 .value(),
                         within(0.5));
 
+        Moment after = new Moment(Checkpoint.TOP, BEFORE + swing.seconds(Checkpoint.FINISH), Origin.CORRECTED, 10);
+        TrackReading pushed = TrackReader.read(film, rod(camera), OptionalDouble.empty(), List.of(after));
+        assertThat(pushed.swing().moment(Checkpoint.IMPACT)).isEmpty();
+        assertThat(pushed.swing().troubles())
+                .filteredOn(t -> t.kind() == Kind.UNFITTING)
+                .extracting(Trouble::text)
+                .singleElement()
+                .asString()
+                .contains("arm down, impact");
+
         Moment late = new Moment(Checkpoint.ADDRESS, early + 0.1, Origin.CORRECTED, 10);
         assertThatThrownBy(() -> TrackReader.read(film, rod(camera), OptionalDouble.empty(), List.of(top, late)))
                 .hasMessageContaining("must come after");
         Moment outside = new Moment(Checkpoint.FINISH, 30, Origin.CORRECTED, 10);
         assertThatThrownBy(() -> TrackReader.read(film, rod(camera), OptionalDouble.empty(), List.of(outside)))
-                .hasMessageContaining("outside the film");
+                .hasMessageContaining("outside what was recorded");
     }
 
     @Test

@@ -80,7 +80,6 @@ class ClipRepository {
         row.setWidth(entry.width());
         row.setHeight(entry.height());
         row.setPoints(Base64.getEncoder().encodeToString(PackedTrack.pack(track)));
-        row.setGolferHeight(told.golferHeight());
         put(row, told, read);
         row.insert();
         return row.getId();
@@ -88,6 +87,7 @@ class ClipRepository {
 
     private void put(ClipRecord row, Told told, TrackView read) {
         row.setMarks(told.marks() == null ? null : json.writeValueAsString(told.marks()));
+        row.setGolferHeight(told.golferHeight());
         row.setTold(json.writeValueAsString(told.moments()));
         row.setRuler(json.writeValueAsString(read.scale()));
         row.setMoments(json.writeValueAsString(read.moments()));
@@ -179,7 +179,8 @@ class ClipRepository {
     }
 
     private ClipView view(ClipRecord row, List<String> pictures) {
-        Track track = stored(row).track();
+        Stored stored = stored(row);
+        Track track = stored.track();
         return new ClipView(
                 row.getId(),
                 row.getNumber(),
@@ -193,6 +194,8 @@ class ClipRepository {
                 track.first(),
                 track.last(),
                 json.readValue(row.getRuler(), RulerView.class),
+                stored.told().marks(),
+                stored.told().golferHeight(),
                 json.readValue(row.getMoments(), MOMENTS),
                 json.readValue(row.getReadings(), READINGS),
                 json.readValue(row.getWarnings(), WARNINGS),

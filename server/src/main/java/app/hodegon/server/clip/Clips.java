@@ -1,10 +1,8 @@
 package app.hodegon.server.clip;
 
 import app.hodegon.core.golfer.BodyPoint;
-import app.hodegon.core.motion.KeptSwings.Joint;
 import app.hodegon.core.motion.Moment;
 import app.hodegon.core.motion.Origin;
-import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
@@ -27,14 +25,13 @@ import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.trace.KeptMeasures;
+import app.hodegon.server.trace.KnownMoments;
 import app.hodegon.server.trace.Swings.SwingsChanged;
-import app.hodegon.server.trace.TraceView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import app.hodegon.server.track.TrackRequest.MarksEntry;
 import app.hodegon.server.track.TrackView;
 import app.hodegon.server.track.Tracks;
 import java.util.ArrayList;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -132,22 +129,15 @@ public class Clips {
     ClipsView tell(Account coach, UUID id, Map<String, Double> moved, MarksEntry marks, Double height) {
         StoredLesson lesson = toChange(coach, id);
         Stored stored = clips.byId(id).orElseThrow(() -> new NotFound("clip"));
-        Map<Checkpoint, Moment> told = new EnumMap<>(Checkpoint.class);
-        stored.told().moments().forEach(m -> told.put(Identified.of(Checkpoint.class, m.id()), m.moment()));
-        moved.forEach((name, seconds) -> {
-            Checkpoint at = Invalid.in("moments." + name, () -> Identified.of(Checkpoint.class, name));
-            if (seconds == null) told.remove(at);
-            else told.put(at, Invalid.in("moments." + name, () -> byHand(at, seconds, stored.track())));
-        });
+        List<Moment> set = KnownMoments.moved(stored.told().moments(), moved, at -> byHand(at, stored.track()));
         if (height != null) clips.setHeight(lesson.studentId(), height);
-        Told now = new Told(
-                marks, height, told.values().stream().map(SwingMomentView::of).toList());
+        Told now = new Told(marks, height, set.stream().map(SwingMomentView::of).toList());
         clips.tell(id, now, read(stored.track(), now, hand(lesson.id())));
         return changed(lesson);
     }
 
-    private static Moment byHand(Checkpoint at, double seconds, Track track) {
-        return new Moment(at, seconds, Origin.CORRECTED, Math.max(BY_HAND, 500 * track.stepAt(seconds)));
+    private static double byHand(double seconds, Track track) {
+        return Math.max(BY_HAND, 500 * track.stepAt(seconds));
     }
 
     @Transactional
@@ -214,7 +204,8 @@ public class Clips {
 
     /** Reads everything that is stored of a lesson's clips, so that what cannot be read shows now. */
     public void readWhole(UUID lesson) {
-        for (ClipView clip : clips.ofLesson(lesson)) {
+        List<ClipView> all = clips.ofLesson(lesson);
+        for (ClipView clip : all) {
             if (!STATES.contains(clip.state())) throw new IllegalArgumentException("state of a clip");
             Identified.of(Stage.class, clip.stage());
             clip.moments().forEach(SwingMomentView::moment);
@@ -224,7 +215,7 @@ public class Clips {
                 if (!Jpeg.is(clips.picture(clip.id(), at).orElseThrow())) throw new IllegalArgumentException("picture");
             }
         }
-        joints(lesson);
+        KeptMeasures.joints(all);
     }
 
     private Stored ofCoach(Account coach, UUID id) {
@@ -237,22 +228,8 @@ public class Clips {
         return lessons.toChange(coach, clips.lessonOf(id).orElseThrow(() -> new NotFound("clip")));
     }
 
-    private Map<Stage, List<Joint>> joints(UUID lesson) {
-        Map<Stage, List<SwingReading>> kept = new EnumMap<>(Stage.class);
-        List<ClipView> all = clips.ofLesson(lesson);
-        for (Stage stage : Stage.values()) {
-            kept.put(
-                    stage,
-                    all.stream()
-                            .filter(c -> c.state().equals("kept") && c.stage().equals(stage.id()))
-                            .map(c -> TraceView.reading(c.readings()))
-                            .toList());
-        }
-        return KeptMeasures.joints(kept);
-    }
-
     private ClipsView changed(StoredLesson lesson) {
-        measured.put(lesson.id(), Source.CLIP, joints(lesson.id()));
+        measured.put(lesson.id(), Source.CLIP, clips.ofLesson(lesson.id()));
         events.publishEvent(new SwingsChanged(lesson.id()));
         return view(lesson);
     }

@@ -1,8 +1,10 @@
 package app.hodegon.server.clip;
 
+import app.hodegon.server.trace.KeptMeasures.MeasuredSwing;
 import app.hodegon.server.trace.TraceView.MeasuredView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import app.hodegon.server.trace.TraceView.WarningView;
+import app.hodegon.server.track.TrackRequest.MarksEntry;
 import app.hodegon.server.track.TrackView.RulerView;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
@@ -27,6 +29,8 @@ record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed ag
     /**
      * @param width of the picture in which the points lie, pixels
      * @param from the first picture's time, seconds
+     * @param scale the marks it is measured by; null to go by the height
+     * @param golferHeight in cm, as said for this clip; null if it was not
      * @param pictures moments of which a picture is kept
      */
     record ClipView(
@@ -42,10 +46,13 @@ record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed ag
             @NotNull double from,
             @NotNull double to,
             @NotNull RulerView ruler,
+            MarksEntry scale,
+            Double golferHeight,
             @NotNull List<SwingMomentView> moments,
             @NotNull List<MeasuredView> readings,
             @NotNull List<WarningView> warnings,
-            @NotNull List<String> pictures) {}
+            @NotNull List<String> pictures)
+            implements MeasuredSwing {}
 
     /**
      * Where a clip's points lie.

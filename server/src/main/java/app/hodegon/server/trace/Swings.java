@@ -1,15 +1,12 @@
 package app.hodegon.server.trace;
 
 import app.hodegon.core.motion.KeptSwings;
-import app.hodegon.core.motion.KeptSwings.Joint;
 import app.hodegon.core.motion.Moment;
-import app.hodegon.core.motion.Origin;
 import app.hodegon.core.motion.SeveralSwingsException;
 import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.motion.Trace;
 import app.hodegon.core.motion.TraceCurve;
 import app.hodegon.core.motion.TraceReader;
-import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Repeatability;
@@ -31,7 +28,6 @@ import app.hodegon.server.trace.SwingsView.SwingView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import java.util.ArrayList;
 import java.util.Arrays;
-import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -175,7 +171,7 @@ public class Swings {
                 approaches.repeatability(students.byId(lesson.studentId()).coachId());
         List<SwingView> all = swings.ofLesson(lessonId);
         List<JointView> together = new ArrayList<>();
-        joints(all)
+        KeptMeasures.joints(all)
                 .forEach((stage, joints) -> joints.forEach(j -> together.add(JointView.of(
                         stage.id(), j, assumed.sem(j.measure(), Source.PLATE).orElse(j.uncertainty())))));
         return new SwingsView(
@@ -194,19 +190,6 @@ public class Swings {
                 .toList();
     }
 
-    private static Map<Stage, List<Joint>> joints(List<SwingView> all) {
-        Map<Stage, List<SwingReading>> kept = new EnumMap<>(Stage.class);
-        for (Stage stage : Stage.values()) {
-            kept.put(
-                    stage,
-                    all.stream()
-                            .filter(s -> s.state().equals("kept") && s.stage().equals(stage.id()))
-                            .map(s -> TraceView.reading(s.readings()))
-                            .toList());
-        }
-        return KeptMeasures.joints(kept);
-    }
-
     /** Reads everything that is stored of a lesson's swings, so that what cannot be read shows now. */
     public void readWhole(UUID lesson) {
         List<SwingView> all = swings.ofLesson(lesson);
@@ -216,7 +199,7 @@ public class Swings {
             swing.moments().forEach(SwingMomentView::moment);
             swings.byId(swing.id()).orElseThrow().told().forEach(SwingMomentView::moment);
         }
-        joints(all);
+        KeptMeasures.joints(all);
         swings.files(lesson).forEach(file -> Identified.of(Stage.class, file.stage()));
     }
 
@@ -265,15 +248,8 @@ public class Swings {
     SwingsView move(Account coach, UUID id, Map<String, Double> moved) {
         UUID lesson = toChange(coach, id);
         SwingRepository.Stored stored = swings.byId(id).orElseThrow(() -> new NotFound("swing"));
-        Map<Checkpoint, Moment> told = new EnumMap<>(Checkpoint.class);
-        stored.told().forEach(m -> told.put(Identified.of(Checkpoint.class, m.id()), m.moment()));
-        moved.forEach((name, seconds) -> {
-            Checkpoint at = Invalid.in("moments." + name, () -> Identified.of(Checkpoint.class, name));
-            if (seconds == null) told.remove(at);
-            else told.put(at, Invalid.in("moments." + name, () -> new Moment(at, seconds, Origin.CORRECTED, BY_HAND)));
-        });
         Handedness hand = hand(lessons.byId(lesson));
-        List<Moment> moments = List.copyOf(told.values());
+        List<Moment> moments = KnownMoments.moved(stored.told(), moved, seconds -> BY_HAND);
         swings.tell(
                 id,
                 moments.stream().map(SwingMomentView::of).toList(),
@@ -296,7 +272,7 @@ public class Swings {
     }
 
     private SwingsView changed(Account coach, UUID lesson) {
-        measured.put(lesson, Source.PLATE, joints(swings.ofLesson(lesson)));
+        measured.put(lesson, Source.PLATE, swings.ofLesson(lesson));
         events.publishEvent(new SwingsChanged(lesson));
         return ofLesson(coach, lesson);
     }

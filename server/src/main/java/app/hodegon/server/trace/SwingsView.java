@@ -52,7 +52,8 @@ record SwingsView(
             @NotNull List<SwingMomentView> moments,
             @NotNull List<MeasuredView> readings,
             @NotNull List<WarningView> warnings,
-            @NotNull List<Integer> spark) {}
+            @NotNull List<Integer> spark)
+            implements KeptMeasures.MeasuredSwing {}
 
     /**
      * @param at null for measures of the whole swing

@@ -85,12 +85,6 @@ public record TraceView(
                 reading.troubles().stream().map(t -> WarningView.of(t, hand)).toList());
     }
 
-    /** What kept swings are put together from. */
-    public static SwingReading reading(List<MeasuredView> readings) {
-        return new SwingReading(
-                List.of(), readings.stream().map(MeasuredView::measured).toList(), List.of());
-    }
-
     private static double rounded(double value, double parts) {
         return Math.round(value * parts) / parts;
     }
