@@ -79,37 +79,21 @@ public final class GolfSwing {
 
     /** What is true of this swing; empty for what the golfer does not know, or what never happens. */
     public OptionalDouble truth(Measure measure, Optional<Checkpoint> at) {
+        Optional<Gauge> gauge = Gauge.of(measure);
+        if (gauge.isPresent()) {
+            double[] values = knots.get(gauge.get().what());
+            return OptionalDouble.of(gauge.get().read(values[at.orElseThrow().ordinal()], values[0]));
+        }
         return switch (measure) {
-            case TRAIL_SHARE -> knot(Coordinate.TRAIL_SHARE, at);
-            case TRAIL_TOE -> knot(Coordinate.TRAIL_FRONT, at);
-            case LEAD_TOE -> knot(Coordinate.LEAD_FRONT, at);
-            case TRAIL_OUTER -> knot(Coordinate.TRAIL_OUTER, at);
-            case LEAD_OUTER -> knot(Coordinate.LEAD_OUTER, at);
-            case PELVIS_DRIFT -> since(Coordinate.PELVIS_SIDE, at);
-            case HEAD_DRIFT -> since(Coordinate.HEAD_SIDE, at);
-            case PELVIS_THRUST -> since(Coordinate.PELVIS_IN, at);
-            case HIP_TURN -> since(Coordinate.HIP_LINE, at);
-            case SHOULDER_TURN -> since(Coordinate.SHOULDER_LINE, at);
-            case HIP_LINE -> OptionalDouble.of(-knot(Coordinate.HIP_LINE, at).orElseThrow());
-            case POSTURE_RISE -> OptionalDouble.of(-since(Coordinate.BEND, at).orElseThrow());
-            case TRAIL_HEEL_LIFT -> knot(Coordinate.TRAIL_HEEL, at);
-            case LEAD_FOOT_SHIFT -> knot(Coordinate.LEAD_SHIFT, Optional.of(Checkpoint.FINISH));
+            case LEAD_FOOT_SHIFT -> OptionalDouble.of(knots.get(Coordinate.LEAD_SHIFT)[Checkpoint.FINISH.ordinal()]);
             case PEAK_TRAIL_SHARE -> OptionalDouble.of(value(Coordinate.TRAIL_SHARE, peak()));
             case RECENTRE_LEAD -> recentring();
             case SHIFT_SPEED -> OptionalDouble.of(shiftSpeed());
             case BACKSWING_TIME -> OptionalDouble.of(1000 * pace.back());
             case DOWNSWING_TIME -> OptionalDouble.of(1000 * pace.down());
             case TEMPO_RATIO -> OptionalDouble.of(pace.back() / pace.down());
-            case STANCE_RATIO, ANKLE_REACH, CARRY, OFFLINE -> OptionalDouble.empty();
+            default -> OptionalDouble.empty();
         };
-    }
-
-    private OptionalDouble knot(Coordinate what, Optional<Checkpoint> at) {
-        return OptionalDouble.of(knots.get(what)[at.orElseThrow().ordinal()]);
-    }
-
-    private OptionalDouble since(Coordinate what, Optional<Checkpoint> at) {
-        return OptionalDouble.of(knot(what, at).orElseThrow() - knots.get(what)[0]);
     }
 
     private double peak() {

@@ -19,7 +19,7 @@ import java.util.Optional;
  * @param pauses seconds of stillness at a checkpoint
  * @param steps in the order done
  * @param settings what is otherwise at which checkpoint
- * @param wrong what a mistake has otherwise still, whatever else is said of it
+ * @param wrong what a mistake, or a swing as it was measured, has otherwise still, whatever else is said of it
  * @param things what lies, stands or is worn where
  * @param names of the checkpoints where they are not those of a swing; empty for a swing's own
  * @param shown the checkpoint that shows most of it
@@ -286,6 +286,11 @@ public record Movement(
             List.of(),
             Map.of(),
             Checkpoint.TOP);
+
+    /** The same with these coordinates there, whatever else is said of it. */
+    Movement with(List<Setting> there) {
+        return new Movement(base, manner, stance, pauses, steps, settings, there, things, names, shown);
+    }
 
     /** The checkpoint's name in this movement, lead/trail placeholders and all; empty for one that is not shown. */
     Optional<String> name(Checkpoint at) {

@@ -33,6 +33,7 @@ public record Trouble(Kind kind, String text) {
         SLOW_CAMERA("slow-camera"),
         SLOW_MOTION("slow-motion"),
         UNSURE("unsure"),
+        SIDEWAYS("sideways"),
         MIRRORED("mirrored"),
         SWAPPED("swapped"),
         UNFITTING("unfitting");

@@ -5,11 +5,15 @@ import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Words;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Units;
+import app.hodegon.core.track.View;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
@@ -19,10 +23,16 @@ import java.util.stream.Collectors;
  *
  * @param key tells it from others of its kind; the same as long as nothing new has happened
  * @param from the day from which it holds; may lie ahead, for a day that comes without practice
- * @param subject the drill of a pain, the rung of a gate, the session of a note
+ * @param until the day from which it no longer does; empty while something else must happen
+ * @param subject the drill of a pain, the rung of a gate, the session of a note, the clip of a film
  * @param reason in a sentence for the coach
  */
-public record Attention(Kind kind, String key, LocalDate from, Subject subject, String reason) {
+public record Attention(
+        Kind kind, String key, LocalDate from, Optional<LocalDate> until, Subject subject, String reason) {
+
+    Attention(Kind kind, String key, LocalDate from, Subject subject, String reason) {
+        this(kind, key, from, Optional.empty(), subject, reason);
+    }
 
     /** Most urgent first. */
     public enum Kind implements Identified {
@@ -34,7 +44,8 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
         ABSENT("absent"),
         GATE_WAITS("gate-waits"),
         PLAN_OVER("plan-over"),
-        NOTE("note");
+        NOTE("note"),
+        FILM("film");
 
         private final String id;
 
@@ -82,6 +93,7 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
      * @param unanswered sessions whose note the coach has not read
      * @param printed the paper of the running plan, if there is one
      * @param library whose questions the student answers
+     * @param films of swings that the coach has not looked at
      */
     public record Situation(
             List<LocalDate> days,
@@ -92,10 +104,19 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
             Set<UUID> unanswered,
             Gates gates,
             Optional<Printed> printed,
-            DrillLibrary library) {}
+            DrillLibrary library,
+            List<Film> films) {}
 
     /** A plan on paper, and the drills that stand on it. */
     public record Printed(LocalDate on, Set<String> drills) {}
+
+    /**
+     * The film of a swing that a student sent.
+     *
+     * @param pelvis how far it goes where the view tells most, cm: from the target at the top face on, towards the ball at
+     *     impact down the line; empty where it was not read
+     */
+    public record Film(UUID id, LocalDate on, View view, OptionalDouble pelvis) {}
 
     /** Everything that wants the coach, or will on a day to come if nothing happens; most urgent first. */
     public static List<Attention> of(Situation now) {
@@ -130,6 +151,9 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
                 .filter(s -> now.unanswered().contains(s.id()))
                 .forEach(s -> all.add(new Attention(
                         Kind.NOTE, s.id().toString(), s.day(), Subject.of(s.id()), "“" + s.note() + "”")));
+        now.films()
+                .forEach(f ->
+                        all.add(new Attention(Kind.FILM, f.id().toString(), f.on(), Subject.of(f.id()), filmed(f))));
         all.sort((a, b) -> a.kind().compareTo(b.kind()));
         return List.copyOf(all);
     }
@@ -183,6 +207,8 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
     }
 
     private static Optional<Attention> absent(Situation now) {
+        // Once the lesson is due, or was held, there is no plan left to practise.
+        if (now.nextLesson().isEmpty()) return Optional.empty();
         LocalDate last = now.practice().isEmpty()
                 ? LocalDate.MIN
                 : now.practice().get(now.practice().size() - 1).day();
@@ -194,6 +220,7 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
                 Kind.ABSENT,
                 missed.get(0).toString(),
                 third.plusDays(1),
+                now.nextLesson(),
                 Subject.NONE,
                 noPractice(missed.get(0), ABSENT_AFTER)));
     }
@@ -205,6 +232,23 @@ public record Attention(Kind kind, String key, LocalDate from, Subject subject, 
      */
     public static String noPractice(LocalDate first, int days) {
         return "No practice on %d planned days, from %s on.".formatted(days, Words.day(first));
+    }
+
+    private static String filmed(Film film) {
+        boolean face = film.view() == View.FACE_ON;
+        String way = face ? "away from the target at the top" : "towards the ball at impact";
+        String pelvis = film.pelvis().isEmpty()
+                ? ""
+                : ": the pelvis is %s %s"
+                        .formatted(
+                                Units.inText(
+                                        String.format(
+                                                Locale.ROOT,
+                                                "%.0f",
+                                                film.pelvis().getAsDouble()),
+                                        "cm"),
+                                way);
+        return "A swing, filmed " + (face ? "face on" : "down the line") + pelvis + ".";
     }
 
     private static Attention about(Kind kind, StepId step, LocalDate from, String reason) {

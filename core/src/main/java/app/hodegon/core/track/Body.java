@@ -49,6 +49,17 @@ final class Body {
         return Double.NaN;
     }
 
+    /** Whether the shoulders are rather beside or below the feet than above them: no golfer stands so, but a film may. */
+    boolean lies() {
+        Optional<Spot> feet =
+                middle(BodyPoint.LEAD_ANKLE, BodyPoint.TRAIL_ANKLE).or(this::hips);
+        if (feet.isEmpty() || shoulders().isEmpty()) return false;
+        Spot shoulders = shoulders().get();
+        double up = shoulders.up().minus(feet.get().up()).median(track.first(), track.last());
+        double along = shoulders.along().minus(feet.get().along()).median(track.first(), track.last());
+        return up < Math.abs(along);
+    }
+
     Optional<Spot> point(BodyPoint point) {
         return Optional.ofNullable(paths.get(point))
                 .map(p -> new Spot(new Curve(track.seconds(), p.along()), new Curve(track.seconds(), p.up())));

@@ -92,6 +92,11 @@ public final class TrackReader {
     }
 
     private TrackReading read(Optional<Ruler> marks, OptionalDouble height) {
+        if (body.lies()) {
+            troubles.add(
+                    new Trouble(Kind.SIDEWAYS, "The golfer does not stand upright in the picture: turn the film."));
+            return new TrackReading(track.view(), Ruler.NONE, new SwingReading(moments.all(), List.of(), troubles));
+        }
         Optional<Spot> hands = body.hands(length);
         List<WayDown> ways = hands.map(h -> WaysDown.of(h, length)).orElse(List.of());
         if (ways.size() > 1) {

@@ -10,13 +10,17 @@ import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan;
+import app.hodegon.core.practice.Attention.Film;
 import app.hodegon.core.practice.Attention.Kind;
 import app.hodegon.core.practice.Attention.Situation;
 import app.hodegon.core.swing.Tally;
+import app.hodegon.core.swing.Units;
+import app.hodegon.core.track.View;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.IntStream;
@@ -47,16 +51,21 @@ class AttentionTest {
     }
 
     private static List<Attention> of(Gates gates, PracticeSession... practice) {
+        return of(Optional.of(DAY.plusDays(10)), gates, practice);
+    }
+
+    private static List<Attention> of(Optional<LocalDate> nextLesson, Gates gates, PracticeSession... practice) {
         return Attention.of(new Situation(
                 DAYS,
-                Optional.of(DAY.plusDays(10)),
+                nextLesson,
                 Map.of(FEEL, DAY.plusDays(2)),
                 List.of(practice),
                 Map.of(),
                 Set.of(),
                 gates,
                 Optional.empty(),
-                DrillLibrary.standard()));
+                DrillLibrary.standard(),
+                List.of()));
     }
 
     private static List<Kind> kinds(List<Attention> all, int day) {
@@ -80,7 +89,8 @@ class AttentionTest {
                 Set.of(),
                 Gates.STANDARD,
                 Optional.empty(),
-                DrillLibrary.standard()));
+                DrillLibrary.standard(),
+                List.of()));
     }
 
     @Test
@@ -121,13 +131,21 @@ class AttentionTest {
                 Set.of(noted.id()),
                 Gates.STANDARD,
                 Optional.empty(),
-                DrillLibrary.standard()));
+                DrillLibrary.standard(),
+                List.of()));
         assertThat(all)
                 .extracting(Attention::kind)
                 .containsExactly(Kind.PAIN, Kind.LOST, Kind.ABSENT, Kind.PLAN_OVER, Kind.NOTE);
         assertThat(all.get(1).subject().step()).contains(FEEL);
         assertThat(all.get(4).subject().session()).contains(noted.id());
         assertThat(all.get(4).reason()).isEqualTo("“Windy.”");
+    }
+
+    @Test
+    void nobodyIsMissedOnceTheLessonIsDueOrWasHeld() {
+        assertThat(of(Gates.STANDARD).get(0).kind()).isEqualTo(Kind.ABSENT);
+        assertThat(of(Gates.STANDARD).get(0).until()).contains(DAY.plusDays(10));
+        assertThat(of(Optional.empty(), Gates.STANDARD)).isEmpty();
     }
 
     @Test
@@ -170,16 +188,41 @@ class AttentionTest {
         PracticeSession sore = session(0, 6, Optional.of(new Pain(Joint.KNEE, 4, "disc-turn")), "It pulled.");
         List<Attention> all = Attention.of(new Situation(
                 DAYS,
-                Optional.empty(),
+                Optional.of(DAY.plusDays(10)),
                 Map.of(),
                 List.of(sore),
                 Map.of("disc-turn", DAY),
                 Set.of(sore.id()),
                 Gates.STANDARD,
                 Optional.of(new Attention.Printed(DAY.minusDays(1), Set.of("disc-turn"))),
-                DrillLibrary.standard()));
+                DrillLibrary.standard(),
+                List.of()));
         assertThat(kinds(all, 9)).containsExactly(Kind.PAIN, Kind.ABSENT, Kind.NOTE);
         assertThat(all.get(0).reason()).startsWith("Pain 4 of 10, knee").contains("paper printed on");
-        assertThat(all.get(2).reason()).isEqualTo("“It pulled.”");
+        assertThat(all.get(all.size() - 1).reason()).isEqualTo("“It pulled.”");
+    }
+
+    @Test
+    void aFilmThatWasSentSaysWhatItShows() {
+        UUID id = UUID.randomUUID();
+        List<Attention> all = Attention.of(new Situation(
+                List.of(),
+                Optional.empty(),
+                Map.of(),
+                List.of(),
+                Map.of(),
+                Set.of(),
+                Gates.STANDARD,
+                Optional.empty(),
+                DrillLibrary.standard(),
+                List.of(
+                        new Film(id, DAY, View.FACE_ON, OptionalDouble.of(6.2)),
+                        new Film(UUID.randomUUID(), DAY, View.DOWN_THE_LINE, OptionalDouble.empty()))));
+        assertThat(all).extracting(Attention::kind).containsExactly(Kind.FILM, Kind.FILM);
+        assertThat(all.get(0).subject().session()).contains(id);
+        assertThat(Units.METRIC.say(all.get(0).reason()))
+                .isEqualTo("A swing, filmed face on: the pelvis is 6 cm away from the target at the top.");
+        assertThat(Units.IMPERIAL.say(all.get(0).reason())).contains("2.4 in away");
+        assertThat(all.get(1).reason()).isEqualTo("A swing, filmed down the line.");
     }
 }

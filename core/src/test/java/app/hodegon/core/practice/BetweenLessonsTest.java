@@ -245,7 +245,8 @@ class BetweenLessonsTest {
                 Set.of(),
                 Gates.STANDARD,
                 Optional.empty(),
-                DrillLibrary.standard()));
+                DrillLibrary.standard(),
+                List.of()));
     }
 
     @Test
