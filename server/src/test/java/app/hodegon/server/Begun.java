@@ -1,6 +1,11 @@
 package app.hodegon.server;
 
+import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.time.format.TextStyle;
+import java.util.Locale;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import tools.jackson.databind.JsonNode;
 
 /**
@@ -12,15 +17,21 @@ record Begun(String student, String lesson, LocalDate today) {
 
     /**
      * @param flags JSON strings, comma separated
-     * @param home minutes at home, but for Saturdays
+     * @param home minutes at home, but for one day of the week: the one after tomorrow, so that a plan is the same one
+     *     whatever day it is
      */
-    static Begun swayer(Client coach, String level, String flags, int home, int saturday, String saturdaysPlace) {
-        String day = "{\"minutes\":%d,\"place\":\"home\"}".formatted(home);
+    static Begun swayer(Client coach, String level, String flags, int home, int longDay, String longDaysPlace) {
+        DayOfWeek apart = LocalDate.now().plusDays(2).getDayOfWeek();
+        String week = Stream.of(DayOfWeek.values())
+                .map(day -> "\"%s\":{\"minutes\":%d,\"place\":\"%s\"}"
+                        .formatted(
+                                day.getDisplayName(TextStyle.SHORT, Locale.ROOT).toLowerCase(Locale.ROOT),
+                                day == apart ? longDay : home,
+                                day == apart ? longDaysPlace : "home"))
+                .collect(Collectors.joining(","));
         String student = coach.post("/api/students", """
-                        {"name":"Isolde Brack","handedness":"right","level":"%1$s","ageBand":"adult","shoes":"soft",
-                         "units":"metric","complaint":"","flags":[%2$s],"kit":["ball","disc","rod"],
-                         "week":{"mon":%3$s,"tue":%3$s,"wed":%3$s,"thu":%3$s,"fri":%3$s,"sun":%3$s,
-                                 "sat":{"minutes":%4$d,"place":"%5$s"}}}""".formatted(level, flags, day, saturday, saturdaysPlace))
+                        {"name":"Isolde Brack","handedness":"right","level":"%s","ageBand":"adult","shoes":"soft",
+                         "units":"metric","complaint":"","flags":[%s],"kit":["ball","disc","rod"],"week":{%s}}""".formatted(level, flags, week))
                 .expect(201)
                 .body()
                 .path("id")

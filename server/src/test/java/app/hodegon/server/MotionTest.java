@@ -91,6 +91,41 @@ class MotionTest {
     }
 
     @Test
+    void aStudentsOwnSwingMovesAsWasMeasured() {
+        String lesson = Begun.swayer(coach, "improver", "", 20, 20, "range").lesson();
+        JsonNode sound = coach.get(lesson + "/motion").expect(200).body();
+        assertThat(sound.path("measured")).isEmpty();
+        assertThat(sound.path("height").asDouble()).isEqualTo(175);
+        coach.put(lesson + "/entry", """
+                        {"approach":{"pressure":"full-load"},"signs":{},"before":{"readings":[
+                          {"id":"pelvis-drift","at":"top","value":11,"source":"clip","swings":3},
+                          {"id":"trail-share","at":"top","value":88,"source":"plate","swings":5},
+                          {"id":"backswing-time","value":1100,"source":"clip","swings":3},
+                          {"id":"carry","value":140,"source":"monitor","swings":3}],
+                          "shots":{"flight":{},"strike":{},"divot":{}}},
+                         "after":{"readings":[],"shots":{"flight":{},"strike":{},"divot":{}}},"note":""}""").expect(200);
+        JsonNode own = coach.get(lesson + "/motion").expect(200).body();
+        assertThat(own.path("measured")).hasSize(3);
+        JsonNode motion = own.path("motion");
+        int there = place(motion, at(motion, "top"), "trail-hip")[0];
+        JsonNode before = sound.path("motion");
+        int wanted = place(before, at(before, "top"), "trail-hip")[0];
+        assertThat(wanted - there).as("mm away from the target").isBetween(60, 140);
+        assertThat(trailLoad(at(motion, "top"))).isBetween(830, 930);
+        assertThat(motion.path("seconds").asDouble())
+                .isGreaterThan(before.path("seconds").asDouble() + 0.2);
+    }
+
+    /** Tenths of a percent of what is under both feet. */
+    private static int trailLoad(JsonNode frame) {
+        int[] loads = new int[8];
+        for (int i = 0; i < loads.length; i++)
+            loads[i] = frame.path("l").path(i).asInt();
+        int trail = loads[4] + loads[5] + loads[6] + loads[7];
+        return 1000 * trail / (trail + loads[0] + loads[1] + loads[2] + loads[3]);
+    }
+
+    @Test
     void theUsualMistakeAndHalfStepsAreTheirOwnMovements() {
         JsonNode right = motion("drills/foot-fence?rung=rehearse");
         JsonNode wrong = motion("drills/foot-fence?rung=rehearse&mistake=true");

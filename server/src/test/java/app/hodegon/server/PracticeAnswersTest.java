@@ -138,6 +138,24 @@ class PracticeAnswersTest {
     }
 
     @Test
+    void aCheckWhoseMovementWasSoughtBelowCountsAsLost() {
+        for (int session = 0; session < 2; session++) {
+            send(
+                            UUID.randomUUID().toString(),
+                            1,
+                            block(5, "disc-turn", "feel", "check", "+++++++---", "") + ","
+                                    + block(6, "disc-turn", "feel", "refresh", "+++++", "\"aside\":\"below\","))
+                    .expect(200);
+        }
+        JsonNode rungs = coach.get("/api/students/" + begun.student() + "/practice")
+                .expect(200)
+                .body()
+                .path("rungs");
+        assertThat(rungs.at("/0/sets")).hasSize(2);
+        assertThat(rungs.at("/0/standing").asString()).isEqualTo("step-back");
+    }
+
+    @Test
     void aHarderStepThatHeldChangesTheComingDays() {
         JsonNode main = main(phone.get("/api/me").body().at("/plan/plan/days/1/blocks"));
         assertThat(main.path("condition").isNull()).isTrue();

@@ -43,6 +43,8 @@ class RecordTest {
         JsonNode out = coach.get("/api/students/" + id + "/record").expect(200).body();
         JsonNode thread =
                 coach.get("/api/students/" + id + "/thread").expect(200).body();
+        JsonNode rungs = rungs(coach, id);
+        assertThat(rungs).isNotEmpty();
         assertThat(out.path("practiceBlock").size()).isGreaterThan(50);
         assertThat(out.path("shot").size()).isGreaterThan(50);
         coach.post("/api/records", out.toString()).refused(409);
@@ -79,6 +81,7 @@ class RecordTest {
                 .isEqualTo(out);
         assertThat(coach.get("/api/students/" + id + "/thread").expect(200).body())
                 .isEqualTo(thread);
+        assertThat(rungs(coach, id)).isEqualTo(rungs);
         assertThat(coach.get("/api/students/" + id)
                         .expect(200)
                         .body()
@@ -86,6 +89,13 @@ class RecordTest {
                         .asBoolean())
                 .as("an account is not part of the record")
                 .isFalse();
+    }
+
+    private static JsonNode rungs(Client coach, String student) {
+        return coach.get("/api/students/" + student + "/practice")
+                .expect(200)
+                .body()
+                .path("rungs");
     }
 
     /** A record of another student, as if it came from elsewhere: new ids for everything. */
@@ -165,6 +175,28 @@ class RecordTest {
         ArrayNode rows = (ArrayNode) broken.path(section);
         ((ObjectNode) rows.get(0)).put(field, value);
         coach.post("/api/records", broken.toString()).refused(422);
+        coach.get("/api/students/" + ELSEWHERE).refused(404);
+    }
+
+    @Test
+    void aGolferAsTallAsAHouseAndSetsWithoutEndAreRefused(Client coach) {
+        coach.signIn("second@demo.example", "demo-coach");
+        for (double height : new double[] {12, 900}) {
+            ObjectNode tall = fromElsewhere(coach);
+            ((ObjectNode) tall.at("/student/0")).put("height", height);
+            coach.post("/api/records", tall.toString()).refused(422);
+        }
+        ObjectNode odd = fromElsewhere(coach);
+        ((ObjectNode) odd.at("/student/0")).put("look", "<Red>");
+        coach.post("/api/records", odd.toString()).refused(422);
+        ObjectNode endless = fromElsewhere(coach);
+        ArrayNode blocks = (ArrayNode) endless.path("practiceBlock");
+        ObjectNode check = ((ObjectNode) blocks.get(0)).deepCopy();
+        check.put("kind", "check").put("marks", "+".repeat(10)).putNull("aside");
+        for (int block = 100; block < 500; block++) {
+            blocks.add(check.deepCopy().put("block", block));
+        }
+        coach.post("/api/records", endless.toString()).refused(422);
         coach.get("/api/students/" + ELSEWHERE).refused(404);
     }
 

@@ -51,7 +51,7 @@ class SecurityConfig {
                         .authenticated()
                         .requestMatchers("/api/me/**")
                         .hasRole(Account.Role.STUDENT.name())
-                        .requestMatchers(HttpMethod.GET, "/api/catalogue", "/api/motions/**")
+                        .requestMatchers(HttpMethod.GET, "/api/catalogue", "/api/motions/**", "/api/demo/films/**")
                         .authenticated()
                         .requestMatchers("/api/**")
                         .hasRole(Account.Role.COACH.name())

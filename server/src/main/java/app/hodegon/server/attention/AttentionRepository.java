@@ -1,13 +1,10 @@
 package app.hodegon.server.attention;
 
-import static app.hodegon.server.db.Tables.ACCOUNT;
 import static app.hodegon.server.db.Tables.ATTENTION;
 import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.STUDENT;
-import static org.jooq.impl.DSL.case_;
-import static org.jooq.impl.DSL.count;
-import static org.jooq.impl.DSL.inline;
+import static app.hodegon.server.storage.AmongCondition.among;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Kind;
@@ -17,15 +14,13 @@ import app.hodegon.server.student.TaughtByCondition;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
-import java.time.ZoneId;
-import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Set;
 import java.util.UUID;
-import org.jooq.Condition;
+import java.util.stream.Collectors;
 import org.jooq.DSLContext;
-import org.jooq.Field;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -64,103 +59,112 @@ class AttentionRepository {
                                                 Math.min(
                                                         LONGEST_REASON,
                                                         a.reason().length())),
-                                seen.get(a.kind().id() + a.key())))
+                                seen.get(a.kind().id() + a.key()),
+                                a.until().orElse(null)))
                         .toList())
                 .execute();
     }
 
     /**
-     * What wants this coach on that day, most urgent first, the longest waiting first among equals.
+     * Something that may want a coach on a day.
+     *
+     * @param urgency 0 for the most urgent
+     * @param until null for no end
+     */
+    record Line(UUID student, String kind, String key, int urgency, LocalDate from, LocalDate until) {
+
+        boolean holdsOn(LocalDate day) {
+            return !from.isAfter(day) && (until == null || day.isBefore(until));
+        }
+    }
+
+    /** What wants this coach on any of these days, most urgent first, the longest waiting first among equals. */
+    List<Line> between(UUID coach, Set<UUID> standingInFor, LocalDate first, LocalDate last) {
+        return db.select(
+                        ATTENTION.STUDENT_ID,
+                        ATTENTION.KIND,
+                        ATTENTION.SUBJECT_KEY,
+                        ATTENTION.URGENCY,
+                        ATTENTION.HOLDS_FROM,
+                        ATTENTION.HOLDS_UNTIL)
+                .from(STUDENT)
+                .join(ATTENTION)
+                .on(ATTENTION.STUDENT_ID.eq(STUDENT.ID))
+                .where(TaughtByCondition.of(coach, standingInFor))
+                .and(ATTENTION.SEEN_AT.isNull())
+                .and(ATTENTION.HOLDS_FROM.le(last))
+                .and(ATTENTION.HOLDS_UNTIL.isNull().or(ATTENTION.HOLDS_UNTIL.gt(first)))
+                .orderBy(ATTENTION.URGENCY, ATTENTION.HOLDS_FROM, STUDENT.NAME)
+                .fetch(row ->
+                        new Line(row.value1(), row.value2(), row.value3(), row.value4(), row.value5(), row.value6()));
+    }
+
+    /**
+     * What a coach is told of each of these, in their order.
      *
      * @param units in which the coach reads
-     * @param days which day it is in each zone
+     * @param days which day it is for each student
      */
-    Attentions.Due due(
-            UUID coach, Set<UUID> standingInFor, Units units, LocalDate today, Map<ZoneId, LocalDate> days, int most) {
-        Field<LocalDate> theirs = studentsDay(days, today);
-        var rows = db.select(ATTENTION, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, PLAN.EASED_ON, theirs, count().over())
-                .from(ATTENTION)
-                .join(STUDENT)
-                .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
+    List<AttentionView> tell(List<Line> lines, Units units, Map<UUID, LocalDate> days) {
+        Set<UUID> students = lines.stream().map(Line::student).collect(Collectors.toSet());
+        Map<Object, AttentionRecord> rows = db.selectFrom(ATTENTION)
+                .where(among(ATTENTION.STUDENT_ID, students))
+                .fetchMap(row -> List.of(row.getStudentId(), row.getKind(), row.getSubjectKey()));
+        var plans = db.select(STUDENT.ID, STUDENT.NAME, PLAN.ID, PLAN.LESSON_ID, PLAN.EASED_ON)
+                .from(STUDENT)
                 .leftJoin(PLAN)
                 .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
-                .leftJoin(ACCOUNT)
-                .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
-                .where(TaughtByCondition.of(coach, standingInFor))
-                .and(holds(theirs))
-                .orderBy(ATTENTION.URGENCY, ATTENTION.HOLDS_FROM, STUDENT.NAME)
-                .limit(most)
-                .fetch();
-        List<AttentionView> first = rows.map(row -> new AttentionView(
-                row.value1().getStudentId(),
-                row.value2(),
-                row.value1().getKind(),
-                row.value1().getSubjectKey(),
-                row.value1().getHoldsFrom(),
-                row.value3(),
-                row.value4(),
-                row.value1().getDrill(),
-                row.value1().getFault(),
-                row.value1().getRung(),
-                row.value1().getSessionId(),
-                row.value5(),
-                units.say(reason(row.value1(), row.value3(), row.value6()))));
-        return new Attentions.Due(first, rows.isEmpty() ? 0 : rows.get(0).value7());
+                .where(among(STUDENT.ID, students))
+                .fetchMap(STUDENT.ID);
+        Map<UUID, List<LocalDate>> planned = planned(lines.stream()
+                .filter(l -> l.kind().equals(Kind.ABSENT.id()))
+                .map(l -> plans.get(l.student()).value3())
+                .filter(Objects::nonNull)
+                .collect(Collectors.toSet()));
+        // What was worked out anew meanwhile is told at the next look.
+        return lines.stream()
+                .filter(line -> rows.containsKey(key(line)))
+                .map(line -> {
+                    AttentionRecord row = rows.get(key(line));
+                    var plan = plans.get(line.student());
+                    return new AttentionView(
+                            line.student(),
+                            plan.value2(),
+                            line.kind(),
+                            line.key(),
+                            line.from(),
+                            plan.value3(),
+                            plan.value4(),
+                            row.getDrill(),
+                            row.getFault(),
+                            row.getRung(),
+                            row.getSessionId(),
+                            plan.value5(),
+                            units.say(reason(
+                                    row, planned.getOrDefault(plan.value3(), List.of()), days.get(line.student()))));
+                })
+                .toList();
     }
 
-    /** The most urgent of each student. */
-    Map<UUID, Attentions.Wanted> wanted(
-            UUID coach, Set<UUID> standingInFor, LocalDate today, Map<ZoneId, LocalDate> days) {
-        Field<LocalDate> theirs = studentsDay(days, today);
-        Map<UUID, Attentions.Wanted> first = new HashMap<>();
-        db.select(ATTENTION.STUDENT_ID, ATTENTION.KIND, ATTENTION.URGENCY)
-                .from(ATTENTION)
-                .join(STUDENT)
-                .on(STUDENT.ID.eq(ATTENTION.STUDENT_ID))
-                .leftJoin(PLAN)
-                .on(PLAN.ID.eq(STUDENT.RUNNING_PLAN))
-                .leftJoin(ACCOUNT)
-                .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
-                .where(TaughtByCondition.of(coach, standingInFor))
-                .and(holds(theirs))
-                .orderBy(ATTENTION.URGENCY)
-                .forEach(row -> first.putIfAbsent(row.value1(), new Attentions.Wanted(row.value2(), row.value3())));
-        return first;
+    private static Object key(Line line) {
+        return List.of(line.student(), line.kind(), line.key());
     }
 
-    private static Condition holds(Field<LocalDate> theirs) {
-        return ATTENTION
-                .HOLDS_FROM
-                .le(theirs)
-                .and(ATTENTION.SEEN_AT.isNull())
-                // Once the lesson is due there is no plan left to practise.
-                .and(ATTENTION.KIND.ne(Kind.ABSENT.id()).or(PLAN.NEXT_LESSON.gt(theirs)));
+    private Map<UUID, List<LocalDate>> planned(Set<UUID> plans) {
+        return db.select(PLAN_DAY.PLAN_ID, PLAN_DAY.PLANNED_FOR)
+                .from(PLAN_DAY)
+                .where(among(PLAN_DAY.PLAN_ID, plans))
+                .fetchGroups(PLAN_DAY.PLAN_ID, PLAN_DAY.PLANNED_FOR);
     }
 
-    /** The day where a student is; the coach's where that is not known. */
-    private static Field<LocalDate> studentsDay(Map<ZoneId, LocalDate> days, LocalDate coachs) {
-        Map<Field<String>, Field<LocalDate>> known = new HashMap<>();
-        days.forEach((zone, day) -> known.put(inline(zone.getId()), inline(day)));
-        return known.isEmpty()
-                ? inline(coachs)
-                : case_(ACCOUNT.ZONE).mapFields(known).else_(inline(coachs));
-    }
-
-    /** As it was found, and for days missed with how many they are by now. */
-    private String reason(AttentionRecord row, UUID plan, LocalDate theirs) {
-        return row.getKind().equals(Kind.ABSENT.id())
-                ? Attention.noPractice(LocalDate.parse(row.getSubjectKey()), missed(plan, row.getSubjectKey(), theirs))
-                : row.getReason();
-    }
-
-    /** The key of a student who does not practise is the first day missed; only of the few shown are they counted. */
-    private int missed(UUID plan, String first, LocalDate theirs) {
-        return db.fetchCount(
-                PLAN_DAY,
-                PLAN_DAY.PLAN_ID
-                        .eq(plan)
-                        .and(PLAN_DAY.PLANNED_FOR.ge(LocalDate.parse(first)))
-                        .and(PLAN_DAY.PLANNED_FOR.lt(theirs)));
+    /** As it was found, and for days missed with how many they are by now; its key is the first of them. */
+    private static String reason(AttentionRecord row, List<LocalDate> planned, LocalDate today) {
+        if (!row.getKind().equals(Kind.ABSENT.id())) return row.getReason();
+        LocalDate first = LocalDate.parse(row.getSubjectKey());
+        long missed = planned.stream()
+                .filter(day -> !day.isBefore(first) && day.isBefore(today))
+                .count();
+        return Attention.noPractice(first, (int) missed);
     }
 
     int see(UUID student, String kind, String key) {

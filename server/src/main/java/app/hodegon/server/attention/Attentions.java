@@ -4,6 +4,8 @@ import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Situation;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.AccountUnits;
+import app.hodegon.server.attention.AttentionRepository.Line;
+import app.hodegon.server.clip.Clips;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.plan.PlanView.DayView;
@@ -14,10 +16,12 @@ import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import org.springframework.context.event.EventListener;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -29,11 +33,15 @@ public class Attentions {
     /** Practice from so many days before the running plan still counts for its gates. */
     private static final int MEMORY = 90;
 
+    /** The days of two people differ by no more. */
+    private static final int APART = 2;
+
     private final AttentionRepository attentions;
     private final Plans plans;
     private final Lessons lessons;
     private final PracticeLog practice;
     private final StudentGates gates;
+    private final Clips clips;
     private final Students students;
     private final AccountUnits accountUnits;
     private final Today today;
@@ -44,6 +52,7 @@ public class Attentions {
             Lessons lessons,
             PracticeLog practice,
             StudentGates gates,
+            Clips clips,
             Students students,
             AccountUnits accountUnits,
             Today today) {
@@ -55,6 +64,7 @@ public class Attentions {
         this.lessons = lessons;
         this.practice = practice;
         this.gates = gates;
+        this.clips = clips;
     }
 
     @EventListener
@@ -83,7 +93,8 @@ public class Attentions {
                 practice.unread(student),
                 gates.of(student),
                 running.flatMap(p -> plans.printed(p.id())),
-                plans.library(student));
+                plans.library(student),
+                clips.waiting(student));
     }
 
     /**
@@ -96,14 +107,34 @@ public class Attentions {
 
     /** The most urgent thing about each student that wants this coach on that day: its kind, and its place from 0. */
     public Map<UUID, Wanted> wanted(UUID coach, LocalDate day) {
-        return attentions.wanted(coach, students.standingInFor(coach), day, today.ofZones());
+        Map<UUID, Wanted> first = new HashMap<>();
+        lines(coach, day).forEach(l -> first.putIfAbsent(l.student(), new Wanted(l.kind(), l.urgency())));
+        return first;
     }
 
     /** @param urgency 0 for the most urgent */
     public record Wanted(String kind, int urgency) {}
 
     Due due(UUID coach, LocalDate day, int most) {
-        return attentions.due(coach, students.standingInFor(coach), accountUnits.of(coach), day, today.ofZones(), most);
+        List<Line> all = lines(coach, day);
+        List<Line> first = all.subList(0, Math.min(most, all.size()));
+        return new Due(attentions.tell(first, accountUnits.of(coach), days(first)), all.size());
+    }
+
+    /** What holds on the day that it is where the student is; only of those of whom that decides is it asked. */
+    private List<Line> lines(UUID coach, LocalDate day) {
+        LocalDate first = day.minusDays(APART);
+        LocalDate last = day.plusDays(APART);
+        List<Line> near = attentions.between(coach, students.standingInFor(coach), first, last);
+        Map<UUID, LocalDate> days = days(
+                near.stream().filter(l -> !l.holdsOn(first) || !l.holdsOn(last)).toList());
+        return near.stream()
+                .filter(l -> l.holdsOn(days.getOrDefault(l.student(), day)))
+                .toList();
+    }
+
+    private Map<UUID, LocalDate> days(List<Line> lines) {
+        return today.ofStudents(lines.stream().map(Line::student).collect(Collectors.toSet()));
     }
 
     @Transactional

@@ -5,6 +5,7 @@ import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.clip.ClipsView.ClipPoints;
 import app.hodegon.server.clip.ClipsView.EarlierClips;
+import app.hodegon.server.clip.ClipsView.SentClip;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.track.TrackRequest;
@@ -35,7 +36,7 @@ import org.springframework.web.bind.annotation.RequestMapping;
 import org.springframework.web.bind.annotation.ResponseStatus;
 import org.springframework.web.bind.annotation.RestController;
 
-/** Swings filmed in a lesson. */
+/** Swings filmed in a lesson, or sent by a student between two. */
 @RestController
 @RequestMapping("/api")
 class ClipController {
@@ -44,6 +45,18 @@ class ClipController {
 
     ClipController(Clips clips) {
         this.clips = clips;
+    }
+
+    /** What was found in a film. */
+    interface FilmEntry {
+
+        String name();
+
+        Integer width();
+
+        Integer height();
+
+        TrackRequest track();
     }
 
     /**
@@ -56,7 +69,19 @@ class ClipController {
             @NotBlank @Size(max = 120) String name,
             @NotNull @Min(16) @Max(3000) Integer width,
             @NotNull @Min(16) @Max(3000) Integer height,
-            @NotNull @Valid TrackRequest track) {}
+            @NotNull @Valid TrackRequest track)
+            implements FilmEntry {}
+
+    /**
+     * @param agreed who agrees that the pictures are kept: the student, or for a junior the adult; null for none
+     */
+    record SentEntry(
+            @NotBlank @Size(max = 120) String name,
+            @NotNull @Min(16) @Max(3000) Integer width,
+            @NotNull @Min(16) @Max(3000) Integer height,
+            @NotNull @Valid TrackRequest track,
+            @Size(min = 1, max = 100) String agreed)
+            implements FilmEntry {}
 
     /**
      * @param moments seconds by checkpoint; null gives a moment back
@@ -132,6 +157,47 @@ class ClipController {
             @AuthenticationPrincipal Account coach, @PathVariable UUID id, @PathVariable String checkpoint) {
         Checkpoint at = Invalid.in("checkpoint", () -> Identified.of(Checkpoint.class, checkpoint));
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(clips.picture(coach, id, at));
+    }
+
+    /** What a student sent, the latest first. */
+    @GetMapping("/students/{id}/sent-clips")
+    List<SentClip> sent(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return clips.sent(coach, id);
+    }
+
+    /** The coach has looked at what was sent. */
+    @PostMapping("/clips/{id}/seen")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void see(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        clips.see(coach, id);
+    }
+
+    /** The student's own, the latest first. */
+    @GetMapping("/me/clips")
+    List<SentClip> own(@AuthenticationPrincipal Account student) {
+        return clips.own(student);
+    }
+
+    @PostMapping("/me/clips")
+    @ResponseStatus(HttpStatus.CREATED)
+    List<SentClip> send(@AuthenticationPrincipal Account student, @Valid @RequestBody SentEntry entry) {
+        return clips.send(student, entry);
+    }
+
+    @PutMapping("/me/clips/{id}/pictures/{checkpoint}")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void sendPicture(
+            @AuthenticationPrincipal Account student,
+            @PathVariable UUID id,
+            @PathVariable String checkpoint,
+            @Valid @RequestBody Still still) {
+        Checkpoint at = Invalid.in("checkpoint", () -> Identified.of(Checkpoint.class, checkpoint));
+        clips.sendPicture(student, id, at, Invalid.in("jpeg", () -> Jpeg.of(still.jpeg())));
+    }
+
+    @DeleteMapping("/me/clips/{id}")
+    List<SentClip> takeBack(@AuthenticationPrincipal Account student, @PathVariable UUID id) {
+        return clips.takeBack(student, id);
     }
 
     @PutMapping("/students/{id}/pictures-agreed")

@@ -12,6 +12,7 @@ import app.hodegon.core.track.Track;
 import app.hodegon.server.clip.ClipsView.ClipView;
 import app.hodegon.server.clip.ClipsView.EarlierClips;
 import app.hodegon.server.clip.ClipsView.PicturesAgreed;
+import app.hodegon.server.clip.ClipsView.SentClip;
 import app.hodegon.server.db.tables.records.ClipRecord;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.trace.TraceView.MeasuredView;
@@ -30,7 +31,10 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.UUID;
+import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Field;
+import org.jooq.Records;
 import org.springframework.stereotype.Repository;
 import tools.jackson.core.type.TypeReference;
 import tools.jackson.databind.json.JsonMapper;
@@ -60,19 +64,36 @@ class ClipRepository {
      */
     record Told(MarksEntry marks, Double golferHeight, List<SwingMomentView> moments) {}
 
-    /** A clip with its points. */
-    record Stored(UUID id, UUID lesson, int width, Track track, Told told) {}
+    /**
+     * What a clip is of: a lesson, or a day of practice.
+     *
+     * @param lesson null for practice
+     * @param practisedOn null in a lesson
+     */
+    record Of(UUID student, UUID lesson, LocalDate practisedOn, String stage) {}
 
-    UUID add(UUID lesson, ClipController.ClipEntry entry, Track track, Told told, TrackView read) {
+    /**
+     * A clip with its points.
+     *
+     * @param lesson null for practice
+     */
+    record Stored(UUID id, UUID student, UUID lesson, int width, Track track, Told told) {}
+
+    UUID add(Of of, ClipController.FilmEntry entry, Track track, Told told, TrackView read) {
         int number = db.select(coalesce(max(CLIP.NUMBER), 0).plus(1))
                 .from(CLIP)
-                .where(CLIP.LESSON_ID.eq(lesson))
+                .where(
+                        of.lesson() == null
+                                ? CLIP.STUDENT_ID.eq(of.student()).and(CLIP.LESSON_ID.isNull())
+                                : CLIP.LESSON_ID.eq(of.lesson()))
                 .fetchSingle()
                 .value1();
         ClipRecord row = db.newRecord(CLIP);
         row.setId(UUID.randomUUID());
-        row.setLessonId(lesson);
-        row.setStage(entry.stage());
+        row.setStudentId(of.student());
+        row.setLessonId(of.lesson());
+        row.setPractisedOn(of.practisedOn());
+        row.setStage(of.stage());
         row.setNumber(number);
         row.setState("kept");
         row.setTakenAt(OffsetDateTime.now(clock));
@@ -117,8 +138,44 @@ class ClipRepository {
         return db.fetchCount(CLIP, CLIP.LESSON_ID.eq(lesson));
     }
 
-    Optional<UUID> lessonOf(UUID id) {
-        return db.select(CLIP.LESSON_ID).from(CLIP).where(CLIP.ID.eq(id)).fetchOptional(CLIP.LESSON_ID);
+    Optional<Of> of(UUID id) {
+        return db.select(CLIP.STUDENT_ID, CLIP.LESSON_ID, CLIP.PRACTISED_ON, CLIP.STAGE)
+                .from(CLIP)
+                .where(CLIP.ID.eq(id))
+                .fetchOptional(Records.mapping(Of::new));
+    }
+
+    /** What a student sent, the latest first. */
+    List<SentClip> sent(UUID student, int most) {
+        return sent(CLIP.STUDENT_ID.eq(student), most);
+    }
+
+    /** And the coach has not looked at. */
+    List<SentClip> unseen(UUID student, int most) {
+        return sent(CLIP.STUDENT_ID.eq(student).and(CLIP.SEEN_AT.isNull()), most);
+    }
+
+    private List<SentClip> sent(Condition which, int most) {
+        return db.selectFrom(CLIP)
+                .where(which)
+                .and(CLIP.LESSON_ID.isNull())
+                .orderBy(CLIP.NUMBER.desc())
+                .limit(most)
+                .fetch(row ->
+                        new SentClip(row.getPractisedOn(), row.getSeenAt() != null, view(row, pictures(row.getId()))));
+    }
+
+    /** A clip by itself. */
+    List<ClipView> alone(UUID id) {
+        return db.selectFrom(CLIP).where(CLIP.ID.eq(id)).fetch(row -> view(row, pictures(id)));
+    }
+
+    void see(UUID id) {
+        db.update(CLIP)
+                .set(CLIP.SEEN_AT, OffsetDateTime.now(clock))
+                .where(CLIP.ID.eq(id))
+                .and(CLIP.SEEN_AT.isNull())
+                .execute();
     }
 
     Optional<Stored> byId(UUID id) {
@@ -128,6 +185,7 @@ class ClipRepository {
     private Stored stored(ClipRecord row) {
         return new Stored(
                 row.getId(),
+                row.getStudentId(),
                 row.getLessonId(),
                 row.getWidth(),
                 PackedTrack.unpack(Base64.getDecoder().decode(row.getPoints())),
@@ -150,24 +208,25 @@ class ClipRepository {
                 .fetch(row -> view(row, pictures.getOrDefault(row.getId(), List.of())));
     }
 
-    /** The kept clips of the student's lessons before, the latest lesson first. */
+    /** The kept clips of the student's lessons before and of the practice since, the latest day first. */
     List<EarlierClips> keptBefore(StoredLesson lesson, int most) {
         Map<LocalDate, List<ClipView>> byDay = new LinkedHashMap<>();
-        db.select(LESSON.HELD_ON)
+        Field<LocalDate> day = coalesce(LESSON.HELD_ON, CLIP.PRACTISED_ON);
+        db.select(day)
                 .select(CLIP.fields())
                 .from(CLIP)
-                .join(LESSON)
+                .leftJoin(LESSON)
                 .on(LESSON.ID.eq(CLIP.LESSON_ID))
-                .where(LESSON.STUDENT_ID.eq(lesson.studentId()))
-                .and(LESSON.ID.ne(lesson.id()))
-                .and(LESSON.HELD_ON.le(lesson.heldOn()))
+                .where(CLIP.STUDENT_ID.eq(lesson.studentId()))
+                .and(CLIP.LESSON_ID.isDistinctFrom(lesson.id()))
+                .and(day.le(lesson.heldOn()))
                 .and(CLIP.STATE.eq("kept"))
-                .orderBy(LESSON.HELD_ON.desc(), CLIP.NUMBER.desc())
+                .orderBy(day.desc(), CLIP.NUMBER.desc())
                 .limit(most)
-                .forEach(row -> byDay.computeIfAbsent(row.get(LESSON.HELD_ON), day -> new ArrayList<>())
+                .forEach(row -> byDay.computeIfAbsent(row.get(day), d -> new ArrayList<>())
                         .add(view(row.into(CLIP), pictures(row.get(CLIP.ID)))));
         return byDay.entrySet().stream()
-                .map(day -> new EarlierClips(day.getKey(), day.getValue()))
+                .map(one -> new EarlierClips(one.getKey(), one.getValue()))
                 .toList();
     }
 
@@ -234,10 +293,13 @@ class ClipRepository {
                 .fetchOptional(row -> new PicturesAgreed(row.value1(), row.value2()));
     }
 
+    /** So that whoever has the student's details open meanwhile is told. */
     void setHeight(UUID student, double height) {
         db.update(STUDENT)
                 .set(STUDENT.HEIGHT, height)
+                .set(STUDENT.VERSION, STUDENT.VERSION.plus(1))
                 .where(STUDENT.ID.eq(student))
+                .and(STUDENT.HEIGHT.isDistinctFrom(height))
                 .execute();
     }
 
@@ -257,11 +319,7 @@ class ClipRepository {
                 .where(STUDENT.ID.eq(student))
                 .execute();
         db.deleteFrom(CLIP_STILL)
-                .where(CLIP_STILL.CLIP_ID.in(db.select(CLIP.ID)
-                        .from(CLIP)
-                        .join(LESSON)
-                        .on(LESSON.ID.eq(CLIP.LESSON_ID))
-                        .where(LESSON.STUDENT_ID.eq(student))))
+                .where(CLIP_STILL.CLIP_ID.in(db.select(CLIP.ID).from(CLIP).where(CLIP.STUDENT_ID.eq(student))))
                 .execute();
     }
 }

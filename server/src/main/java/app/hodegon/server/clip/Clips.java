@@ -3,38 +3,51 @@ package app.hodegon.server.clip;
 import app.hodegon.core.golfer.BodyPoint;
 import app.hodegon.core.motion.Moment;
 import app.hodegon.core.motion.Origin;
+import app.hodegon.core.practice.Attention.Film;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Source;
 import app.hodegon.core.track.PackedTrack;
 import app.hodegon.core.track.Ruler;
 import app.hodegon.core.track.Track;
+import app.hodegon.core.track.View;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.clip.ClipController.ClipEntry;
+import app.hodegon.server.clip.ClipController.FilmEntry;
+import app.hodegon.server.clip.ClipController.SentEntry;
+import app.hodegon.server.clip.ClipRepository.Of;
 import app.hodegon.server.clip.ClipRepository.Stored;
 import app.hodegon.server.clip.ClipRepository.Told;
 import app.hodegon.server.clip.ClipsView.ClipPoints;
 import app.hodegon.server.clip.ClipsView.ClipView;
 import app.hodegon.server.clip.ClipsView.EarlierClips;
+import app.hodegon.server.clip.ClipsView.SentClip;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.trace.KeptMeasures;
 import app.hodegon.server.trace.KnownMoments;
 import app.hodegon.server.trace.Swings.SwingsChanged;
+import app.hodegon.server.trace.TraceView.MeasuredView;
 import app.hodegon.server.trace.TraceView.SwingMomentView;
 import app.hodegon.server.track.TrackRequest.MarksEntry;
 import app.hodegon.server.track.TrackView;
 import app.hodegon.server.track.Tracks;
+import app.hodegon.server.zone.Today;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
+import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalDouble;
 import java.util.UUID;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
@@ -48,6 +61,11 @@ public class Clips {
     private static final int MOST = 60;
     private static final int MOST_EARLIER = 20;
 
+    /** Films of one student that the coach has not looked at. */
+    private static final int MOST_WAITING = 5;
+
+    private static final String PRACTICE = "practice";
+
     /** What the coach sets by hand is good to half a picture, and at best to so many ms. */
     private static final double BY_HAND = 5;
 
@@ -55,6 +73,7 @@ public class Clips {
     private final KeptMeasures measured;
     private final Lessons lessons;
     private final Students students;
+    private final Today today;
     private final ApplicationEventPublisher events;
 
     Clips(
@@ -62,11 +81,13 @@ public class Clips {
             KeptMeasures measured,
             Lessons lessons,
             Students students,
+            Today today,
             ApplicationEventPublisher events) {
         this.clips = clips;
         this.measured = measured;
         this.lessons = lessons;
         this.students = students;
+        this.today = today;
         this.events = events;
     }
 
@@ -80,14 +101,12 @@ public class Clips {
     }
 
     private ClipsView view(StoredLesson lesson) {
-        return new ClipsView(
-                clips.ofLesson(lesson.id()),
-                clips.height(lesson.studentId()).orElse(null),
-                clips.agreed(lesson.studentId()).orElse(null));
+        return view(clips.ofLesson(lesson.id()), lesson.studentId());
     }
 
-    private Handedness hand(UUID lesson) {
-        return students.byId(lessons.byId(lesson).studentId()).hand();
+    private ClipsView view(List<ClipView> all, UUID student) {
+        return new ClipsView(
+                all, clips.height(student).orElse(null), clips.agreed(student).orElse(null));
     }
 
     @Transactional
@@ -95,22 +114,105 @@ public class Clips {
         StoredLesson lesson = lessons.toChange(coach, lessonId);
         Invalid.in("stage", () -> Identified.of(Stage.class, entry.stage()));
         if (clips.count(lessonId) >= MOST) throw new Conflict("A lesson holds at most " + MOST + " clips.");
-        Handedness hand = hand(lessonId);
+        add(new Of(lesson.studentId(), lessonId, null, entry.stage()), entry);
+        return changed(lesson);
+    }
+
+    private UUID add(Of of, FilmEntry entry) {
+        Handedness hand = students.byId(of.student()).hand();
         // As it will be read again.
         Track track = PackedTrack.unpack(PackedTrack.pack(entry.track().track(hand)));
         Double height = entry.track().height();
-        if (height != null) clips.setHeight(lesson.studentId(), height);
-        List<Moment> known = entry.track().known(track).stream()
+        if (height != null) clips.setHeight(of.student(), height);
+        Double known = height != null ? height : clips.height(of.student()).orElse(null);
+        List<Moment> moments = entry.track().known(track).stream()
                 .map(m -> new Moment(m.at(), m.seconds(), Origin.CORRECTED, m.uncertainty()))
                 .toList();
         Told told = new Told(
                 entry.track().scale(),
-                height,
-                known.stream().map(SwingMomentView::of).toList());
+                known,
+                moments.stream().map(SwingMomentView::of).toList());
         TrackView read = read(track, told, hand);
         if (read.moments().isEmpty()) throw new Invalid("frames", "There is no swing in this film.");
-        clips.add(lessonId, entry, track, told, read);
-        return changed(lesson);
+        return clips.add(of, entry, track, told, read);
+    }
+
+    /**
+     * A swing of a day of practice, as the phone found it; the film itself stays there.
+     *
+     * @throws Conflict while the coach has not looked at those before
+     */
+    @Transactional
+    List<SentClip> send(Account account, SentEntry entry) {
+        UUID student = students.self(account).id();
+        students.lock(student);
+        if (clips.unseen(student, MOST_WAITING).size() == MOST_WAITING) {
+            throw new Conflict(
+                    "Your coach has " + MOST_WAITING + " films of yours to look at: wait for a word on them.");
+        }
+        add(new Of(student, null, today.ofStudent(student), PRACTICE), entry);
+        if (entry.agreed() != null && clips.agreed(student).isEmpty()) clips.agree(student, entry.agreed());
+        events.publishEvent(new StudentChanged(student));
+        return clips.sent(student, MOST_EARLIER);
+    }
+
+    List<SentClip> own(Account account) {
+        return clips.sent(students.self(account).id(), MOST_EARLIER);
+    }
+
+    @Transactional
+    void sendPicture(Account account, UUID id, Checkpoint at, byte[] jpeg) {
+        keepPicture(ownSent(account, id), id, at, jpeg);
+    }
+
+    @Transactional
+    List<SentClip> takeBack(Account account, UUID id) {
+        UUID student = ownSent(account, id);
+        clips.delete(id);
+        events.publishEvent(new StudentChanged(student));
+        return clips.sent(student, MOST_EARLIER);
+    }
+
+    /** Whose it is, if it is one that this student sent. */
+    private UUID ownSent(Account account, UUID id) {
+        UUID student = students.self(account).id();
+        students.lock(student);
+        return clips.of(id)
+                .filter(of -> of.student().equals(student) && of.lesson() == null)
+                .orElseThrow(() -> new NotFound("clip"))
+                .student();
+    }
+
+    List<SentClip> sent(Account coach, UUID student) {
+        students.ofCoach(coach, student);
+        return clips.sent(student, MOST_EARLIER);
+    }
+
+    @Transactional
+    void see(Account coach, UUID id) {
+        UUID student = clips.of(id).orElseThrow(() -> new NotFound("clip")).student();
+        students.toChange(coach, student);
+        clips.see(id);
+        events.publishEvent(new StudentChanged(student));
+    }
+
+    /** What a student sent and the coach has not looked at. */
+    public List<Film> waiting(UUID student) {
+        return clips.unseen(student, MOST_WAITING).stream()
+                .map(sent -> film(sent.practisedOn(), sent.clip()))
+                .toList();
+    }
+
+    private static Film film(LocalDate on, ClipView clip) {
+        View view = Identified.of(View.class, clip.view());
+        boolean face = view == View.FACE_ON;
+        String measure = (face ? Measure.PELVIS_DRIFT : Measure.PELVIS_THRUST).id();
+        String at = (face ? Checkpoint.TOP : Checkpoint.IMPACT).id();
+        OptionalDouble pelvis = clip.readings().stream()
+                .filter(r -> r.measure().equals(measure) && at.equals(r.at()))
+                .mapToDouble(MeasuredView::value)
+                .findFirst();
+        return new Film(clip.id(), on, view, pelvis);
     }
 
     private static TrackView read(Track track, Told told, Handedness hand) {
@@ -127,13 +229,17 @@ public class Clips {
      */
     @Transactional
     ClipsView tell(Account coach, UUID id, Map<String, Double> moved, MarksEntry marks, Double height) {
-        StoredLesson lesson = toChange(coach, id);
         Stored stored = clips.byId(id).orElseThrow(() -> new NotFound("clip"));
+        students.toChange(coach, stored.student());
+        Optional<StoredLesson> lesson = Optional.ofNullable(stored.lesson()).map(of -> lessons.toChange(coach, of));
         List<Moment> set = KnownMoments.moved(stored.told().moments(), moved, at -> byHand(at, stored.track()));
-        if (height != null) clips.setHeight(lesson.studentId(), height);
+        if (height != null) clips.setHeight(stored.student(), height);
         Told now = new Told(marks, height, set.stream().map(SwingMomentView::of).toList());
-        clips.tell(id, now, read(stored.track(), now, hand(lesson.id())));
-        return changed(lesson);
+        clips.tell(
+                id,
+                now,
+                read(stored.track(), now, students.byId(stored.student()).hand()));
+        return lesson.map(this::changed).orElseGet(() -> view(clips.alone(id), stored.student()));
     }
 
     private static double byHand(double seconds, Track track) {
@@ -158,7 +264,7 @@ public class Clips {
     ClipPoints points(Account coach, UUID id) {
         Stored stored = ofCoach(coach, id);
         Track track = stored.track();
-        Handedness hand = hand(stored.lesson());
+        Handedness hand = students.byId(stored.student()).hand();
         List<BodyPoint> points =
                 Track.POINTS.stream().filter(p -> track.path(p).isPresent()).toList();
         List<Double> times = new ArrayList<>();
@@ -181,8 +287,11 @@ public class Clips {
     /** A moment's picture; refused while nobody agreed that pictures are kept. */
     @Transactional
     void putPicture(Account coach, UUID id, Checkpoint at, byte[] jpeg) {
-        StoredLesson lesson = toChange(coach, id);
-        if (clips.agreed(lesson.studentId()).isEmpty()) {
+        keepPicture(toChange(coach, id).studentId(), id, at, jpeg);
+    }
+
+    private void keepPicture(UUID student, UUID id, Checkpoint at, byte[] jpeg) {
+        if (clips.agreed(student).isEmpty()) {
             throw new Conflict("Nobody agreed yet that pictures of this student are kept.");
         }
         clips.putPicture(id, at.id(), jpeg);
@@ -205,9 +314,20 @@ public class Clips {
     /** Reads everything that is stored of a lesson's clips, so that what cannot be read shows now. */
     public void readWhole(UUID lesson) {
         List<ClipView> all = clips.ofLesson(lesson);
+        all.forEach(clip -> Identified.of(Stage.class, clip.stage()));
+        read(all);
+    }
+
+    /** The same of all that a student sent. */
+    public void readSent(UUID student) {
+        List<SentClip> all = clips.sent(student, Integer.MAX_VALUE);
+        all.forEach(sent -> Objects.requireNonNull(sent.practisedOn()));
+        read(all.stream().map(SentClip::clip).toList());
+    }
+
+    private void read(List<ClipView> all) {
         for (ClipView clip : all) {
             if (!STATES.contains(clip.state())) throw new IllegalArgumentException("state of a clip");
-            Identified.of(Stage.class, clip.stage());
             clip.moments().forEach(SwingMomentView::moment);
             clips.byId(clip.id()).orElseThrow().told().moments().forEach(SwingMomentView::moment);
             for (String at : clip.pictures()) {
@@ -220,12 +340,12 @@ public class Clips {
 
     private Stored ofCoach(Account coach, UUID id) {
         Stored stored = clips.byId(id).orElseThrow(() -> new NotFound("clip"));
-        lessons.ofCoach(coach, stored.lesson());
+        students.ofCoach(coach, stored.student());
         return stored;
     }
 
     private StoredLesson toChange(Account coach, UUID id) {
-        return lessons.toChange(coach, clips.lessonOf(id).orElseThrow(() -> new NotFound("clip")));
+        return lessons.toChange(coach, clips.of(id).map(Of::lesson).orElseThrow(() -> new NotFound("clip")));
     }
 
     private ClipsView changed(StoredLesson lesson) {

@@ -23,7 +23,17 @@ record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed ag
     /** @param by the student, or for a junior the adult */
     record PicturesAgreed(@NotNull LocalDate on, @NotNull String by) {}
 
-    /** The kept clips of an earlier lesson. */
+    /**
+     * A clip that a student sent.
+     *
+     * @param seen whether the coach has looked at it
+     */
+    record SentClip(
+            @NotNull LocalDate practisedOn,
+            @NotNull boolean seen,
+            @NotNull ClipView clip) {}
+
+    /** The kept clips of a day. */
     record EarlierClips(@NotNull LocalDate heldOn, @NotNull List<ClipView> clips) {}
 
     /**

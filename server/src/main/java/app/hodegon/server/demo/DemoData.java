@@ -24,6 +24,7 @@ import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.progress.Proposals;
 import app.hodegon.server.shots.ShotFiles;
+import app.hodegon.server.student.Figure;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.StudentEntry;
@@ -33,6 +34,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -45,6 +47,9 @@ import org.springframework.transaction.support.TransactionTemplate;
 @Component
 @ConditionalOnProperty("hodegon.demo")
 class DemoData implements SampleAccounts, SmartInitializingSingleton {
+
+    /** Of those who are filmed, cm. */
+    private static final Map<String, Double> HEIGHTS = Map.of("Ansel Roe", 178.0, "Bram Ellery", 184.0);
 
     private static final SampleAccount COACH =
             new SampleAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
@@ -178,6 +183,11 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
     }
 
     private static StudentEntry entry(Persona persona) {
-        return StudentEntry.of(persona.name(), persona.complaint(), "metric", persona.profile());
+        return StudentEntry.of(
+                persona.name(),
+                persona.complaint(),
+                "metric",
+                persona.profile(),
+                new Figure(Optional.ofNullable(HEIGHTS.get(persona.name())), Optional.empty()));
     }
 }

@@ -73,7 +73,7 @@ class RecordRepository {
     private static final Set<Table<?>> LATER =
             Set.of(LESSON_CHECK, LESSON_MEASURED, TRACE_FILE, SWING, CLIP, CLIP_STILL, ROUND_PLAYED, SELF_CHECK);
 
-    /** Of an installation, not of the student. */
+    /** Of an installation, not of the student; or worked out again. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(
             STUDENT.COACH_ID,
             STUDENT.ACCOUNT_ID,
@@ -81,7 +81,9 @@ class RecordRepository {
             LESSON.VERSION,
             LESSON.SAVES,
             LESSON.PLAN_VERSION,
-            LESSON.SWINGS_VERSION);
+            LESSON.SWINGS_VERSION,
+            // Told by its blocks.
+            PRACTICE_SESSION.CHECKS);
 
     private static final Set<Field<?>> DOCUMENTS = Set.of(
             LESSON.TRIES,

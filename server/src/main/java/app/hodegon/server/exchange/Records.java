@@ -14,6 +14,7 @@ import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.progress.Proposals;
 import app.hodegon.server.shots.ShotFiles;
+import app.hodegon.server.student.Figure;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
@@ -26,6 +27,7 @@ import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.NoSuchElementException;
+import java.util.Optional;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
@@ -38,8 +40,6 @@ import tools.jackson.databind.node.ObjectNode;
 /** A student's whole record out, in again on any installation, and erased. */
 @Service
 class Records {
-
-    private static final LocalDate BEFORE_ANY = LocalDate.of(1900, 1, 1);
 
     private final RecordRepository records;
     private final Students students;
@@ -133,6 +133,9 @@ class Records {
         try {
             StoredStudent stored = students.byId(student);
             Identified.of(Units.class, stored.units());
+            Map<String, Object> given = record.get("student").get(0);
+            new Figure(
+                    Optional.ofNullable((Double) given.get("height")), Optional.ofNullable((String) given.get("look")));
             lessons.readWhole(student);
             ids(record, "lesson").forEach(lesson -> {
                 shots.readWhole(lesson);
@@ -140,9 +143,9 @@ class Records {
                 clips.readWhole(lesson);
                 proposals.readWhole(lesson);
             });
+            clips.readSent(student);
             ids(record, "plan").forEach(plan -> plans.readWhole(student, plan));
-            practice.since(student, BEFORE_ANY);
-            practice.ladder(student);
+            practice.readWhole(student);
             told.rounds(student);
             told.checks(student);
             gates.of(student);

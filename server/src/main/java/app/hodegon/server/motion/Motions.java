@@ -14,9 +14,11 @@ import app.hodegon.core.golfer.FaultLook.Seen;
 import app.hodegon.core.golfer.Golfer;
 import app.hodegon.core.golfer.Motion;
 import app.hodegon.core.golfer.Movement;
+import app.hodegon.core.golfer.OwnSwing;
 import app.hodegon.core.golfer.Pace;
 import app.hodegon.core.golfer.Performance;
 import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Reading;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -66,7 +68,16 @@ final class Motions {
      * @param faults each over 0 up to 1; empty for the school's sound swing
      */
     static MotionView swing(Who who, Map<Fault, Double> faults) {
-        Motion motion = Motion.of(Performance.of(who.golfer(faults), Movement.SWING));
+        return swung(who, faults, Performance.of(who.golfer(faults), Movement.SWING));
+    }
+
+    /** As {@link #swing}, with what was measured as it was. */
+    static MotionView own(Who who, Map<Fault, Double> faults, List<Reading> measured) {
+        return swung(who, faults, OwnSwing.of(who.golfer(faults), measured));
+    }
+
+    private static MotionView swung(Who who, Map<Fault, Double> faults, Performance performance) {
+        Motion motion = Motion.of(performance);
         Optional<FaultLook> look = faults.keySet().stream().findFirst().map(FaultLook::of);
         return MotionView.of(motion, look.orElse(new FaultLook(Seen.FACE, motion.shown(), List.of())), who.hand());
     }

@@ -98,6 +98,7 @@ class PhoneController {
     record MeView(
             @NotNull String name,
             @NotNull String handedness,
+            String look,
             @NotNull String units,
             StoredPlan plan,
             @NotNull List<PracticeSessionView> sessions,
@@ -184,6 +185,7 @@ class PhoneController {
         return new MeView(
                 student.name(),
                 student.hand().id(),
+                student.figure().look().orElse(null),
                 student.units(),
                 plan.orElse(null),
                 plan.map(p -> practice.storedOfPlan(p.id())).orElse(List.of()).stream()

@@ -72,7 +72,8 @@ class PlanRepository {
 
     private List<PlanHead> whole(List<PlanRecord> plans) {
         var days = db.selectFrom(PLAN_DAY)
-                .where(PLAN_DAY.PLAN_ID.in(plans.stream().map(PlanRecord::getId).toList()))
+                .where(among(
+                        PLAN_DAY.PLAN_ID, plans.stream().map(PlanRecord::getId).toList()))
                 .fetchGroups(PLAN_DAY.PLAN_ID);
         return plans.stream()
                 .map(row -> new PlanHead(

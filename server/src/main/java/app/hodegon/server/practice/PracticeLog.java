@@ -25,6 +25,8 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class PracticeLog {
 
+    private static final LocalDate BEFORE_ANY = LocalDate.of(1900, 1, 1);
+
     private final PracticeRepository practice;
     private final Students students;
     private final StudentGates gates;
@@ -127,6 +129,17 @@ public class PracticeLog {
     @Transactional
     public List<String> restore(UUID student, Set<Joint> flags, UUID plan, PracticeSession session) {
         return store(student, flags, plan, StoredSession.of(session));
+    }
+
+    /**
+     * Reads all that is kept of a student's practice after it was taken in, and works out what stands beside it.
+     *
+     * @throws RuntimeException if any of it cannot be read
+     */
+    @Transactional
+    public void readWhole(UUID student) {
+        practice.since(student, BEFORE_ANY).forEach(practice::keepChecks);
+        ladder(student);
     }
 
     private List<String> store(UUID student, Set<Joint> flags, UUID plan, StoredSession stored) {

@@ -8,7 +8,6 @@ import static app.hodegon.server.db.Tables.PRACTICE_SESSION;
 import static app.hodegon.server.db.Tables.PRACTICE_SHOT;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static app.hodegon.server.storage.AmongCondition.among;
-import static org.jooq.impl.DSL.length;
 import static org.jooq.impl.DSL.min;
 
 import app.hodegon.core.diagnosis.Fault;
@@ -37,6 +36,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -45,10 +45,9 @@ import java.util.UUID;
 import java.util.stream.Collectors;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
+import org.jooq.Record3;
 import org.jooq.Record4;
-import org.jooq.Record8;
 import org.jooq.Result;
-import org.jooq.SelectSeekStep3;
 import org.springframework.stereotype.Repository;
 
 @Repository
@@ -112,7 +111,8 @@ class PracticeRepository {
     /** All full check sets of a student, in the order done. */
     List<CheckSet> checks(UUID student) {
         List<CheckSet> all = new ArrayList<>(inLessons(student));
-        all.addAll(checks(PRACTICE_SESSION.STUDENT_ID.eq(student)).fetch(PracticeRepository::check));
+        checks(PRACTICE_SESSION.STUDENT_ID.eq(student))
+                .forEach(row -> CheckColumn.read(row.value1(), row.value2()).forEach(all::add));
         // A lesson's check comes before anything practised on its day.
         all.sort(Comparator.comparing(CheckSet::on));
         return all;
@@ -140,45 +140,21 @@ class PracticeRepository {
 
     /** All full check sets by plan, in the order done. */
     Map<UUID, List<CheckSet>> checks(Collection<UUID> plans) {
-        return checks(among(PRACTICE_SESSION.PLAN_ID, plans)).fetchGroups(Record8::value7, PracticeRepository::check);
+        Map<UUID, List<CheckSet>> checks = new HashMap<>();
+        checks(among(PRACTICE_SESSION.PLAN_ID, plans))
+                .forEach(row -> CheckColumn.read(row.value1(), row.value2())
+                        .forEach(set -> checks.computeIfAbsent(row.value3(), p -> new ArrayList<>())
+                                .add(set)));
+        return checks;
     }
 
-    private SelectSeekStep3<
-                    Record8<LocalDate, Short, String, String, String, String, UUID, String>,
-                    LocalDate,
-                    OffsetDateTime,
-                    Short>
-            checks(Condition which) {
-        return db.select(
-                        PRACTICE_SESSION.PRACTICE_DAY,
-                        PRACTICE_SESSION.FEEL,
-                        PRACTICE_BLOCK.FAULT,
-                        PRACTICE_BLOCK.DRILL,
-                        PRACTICE_BLOCK.RUNG,
-                        PRACTICE_BLOCK.MARKS,
-                        PRACTICE_SESSION.PLAN_ID,
-                        PRACTICE_BLOCK.FORM)
+    private Result<Record3<LocalDate, String, UUID>> checks(Condition which) {
+        return db.select(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.CHECKS, PRACTICE_SESSION.PLAN_ID)
                 .from(PRACTICE_SESSION)
-                .join(PRACTICE_BLOCK)
-                .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
                 .where(which)
-                .and(PRACTICE_BLOCK.KIND.eq("check"))
-                .and(PRACTICE_BLOCK.ASIDE.isNull())
-                .and(length(PRACTICE_BLOCK.MARKS).ge(CheckSet.REPS))
-                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT, PRACTICE_BLOCK.BLOCK);
-    }
-
-    private static CheckSet check(Record8<LocalDate, Short, String, String, String, String, UUID, String> row) {
-        return new CheckSet(
-                row.value1(),
-                Identified.of(Fault.class, row.value3()),
-                row.value4(),
-                Identified.of(Rung.class, row.value5()),
-                (int) row.value6().chars().filter(c -> c == '+').count(),
-                row.value6().length(),
-                Optional.ofNullable(row.value2()).map(Feel::new),
-                form(row.value8(), row.value5()),
-                false);
+                .and(PRACTICE_SESSION.CHECKS.ne(""))
+                .orderBy(PRACTICE_SESSION.PRACTICE_DAY, PRACTICE_SESSION.UPDATED_AT)
+                .fetch();
     }
 
     Set<UUID> unread(UUID student) {
@@ -212,7 +188,7 @@ class PracticeRepository {
                 .on(STUDENT.ID.eq(PRACTICE_SESSION.STUDENT_ID))
                 .where(STUDENT.COACH_ID.eq(coach).and(PRACTICE_BLOCK.DRILL.eq(drill)))
                 .fetchMap(PRACTICE_SESSION.ID, PRACTICE_SESSION.STUDENT_ID);
-        return fetch(PRACTICE_SESSION.ID.in(owners.keySet())).stream()
+        return fetch(among(PRACTICE_SESSION.ID, owners.keySet())).stream()
                 .collect(Collectors.groupingBy(s -> owners.get(s.id())));
     }
 
@@ -306,6 +282,7 @@ class PracticeRepository {
         row.setEdition(stored.edition());
         row.setEarlierPlan(stored.earlierPlan());
         row.setReps(session.reps());
+        row.setChecks(CheckColumn.write(session.checks()));
         // A note that changed is to be read again; else what the coach did with it stays.
         row.setNoteReadAt(db.select(PRACTICE_SESSION.NOTE_READ_AT)
                 .from(PRACTICE_SESSION)
@@ -348,6 +325,14 @@ class PracticeRepository {
                                 b.getKey().id(),
                                 b.getValue().shortValue()))
                         .toList())
+                .execute();
+    }
+
+    /** Puts what the blocks of a stored session say of its checks beside them. */
+    void keepChecks(PracticeSession session) {
+        db.update(PRACTICE_SESSION)
+                .set(PRACTICE_SESSION.CHECKS, CheckColumn.write(session.checks()))
+                .where(PRACTICE_SESSION.ID.eq(session.id()))
                 .execute();
     }
 

@@ -2,6 +2,7 @@ package app.hodegon.server.shots;
 
 import static app.hodegon.server.db.Tables.SHOT;
 import static app.hodegon.server.db.Tables.SHOT_FILE;
+import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.impl.DSL.avg;
 import static org.jooq.impl.DSL.count;
 import static org.jooq.impl.DSL.insertInto;
@@ -128,7 +129,7 @@ class ShotRepository {
                     .from(SHOT)
                     .join(SHOT_FILE)
                     .on(SHOT_FILE.ID.eq(SHOT.FILE_ID))
-                    .where(SHOT_FILE.LESSON_ID.in(lessons).and(column.isNotNull()))
+                    .where(among(SHOT_FILE.LESSON_ID, lessons).and(column.isNotNull()))
                     .groupBy(SHOT_FILE.LESSON_ID, SHOT_FILE.STAGE, SHOT.CLUB)
                     .having(count(column).ge(val(2)))
                     .orderBy(SHOT.CLUB)

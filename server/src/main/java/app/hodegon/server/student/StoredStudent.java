@@ -21,9 +21,15 @@ public record StoredStudent(
         String units,
         Student profile,
         Optional<String> adult,
+        Figure figure,
         int version) {
 
     public Handedness hand() {
         return profile.hand();
+    }
+
+    /** In cm. */
+    public Optional<Double> height() {
+        return figure.height();
     }
 }

@@ -57,7 +57,8 @@ class StudentController {
             return new StudentView(
                     student.id(),
                     student.signedUp(),
-                    StudentEntry.of(student.name(), student.complaint(), student.units(), student.profile()),
+                    StudentEntry.of(
+                            student.name(), student.complaint(), student.units(), student.profile(), student.figure()),
                     student.adult().orElse(null),
                     student.version(),
                     student.coachId());

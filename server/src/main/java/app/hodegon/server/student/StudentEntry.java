@@ -14,6 +14,8 @@ import app.hodegon.core.swing.Identified;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.Plain;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.DecimalMax;
+import jakarta.validation.constraints.DecimalMin;
 import jakarta.validation.constraints.NotBlank;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Pattern;
@@ -24,6 +26,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -31,6 +34,8 @@ import java.util.stream.Collectors;
  * What a coach knows of a student, on the wire.
  *
  * @param week minutes and place by weekday (mon to sun); days left out are free
+ * @param height in cm; null if not known
+ * @param look of the student's golfer; null for whatever goes with the name
  * @param grounds what a place has underfoot, by place, where it is not the usual; null for the usual everywhere
  */
 public record StudentEntry(
@@ -47,7 +52,12 @@ public record StudentEntry(
         @NotNull @Size(max = 10) List<String> flags,
         @NotNull @Size(max = 40) List<String> kit,
         @NotNull @Size(max = 7) Map<String, @Valid SlotEntry> week,
-        @Size(max = 10) Map<String, @NotNull @Size(max = 20) String> grounds) {
+        @Size(max = 10) Map<String, @NotNull @Size(max = 20) String> grounds,
+
+        @DecimalMin("" + Figure.SMALLEST) @DecimalMax("" + Figure.TALLEST)
+        Double height,
+
+        @Pattern(regexp = Figure.LOOK) String look) {
 
     public StudentEntry {
         if (grounds == null) grounds = Map.of();
@@ -56,6 +66,10 @@ public record StudentEntry(
     public record SlotEntry(
             @NotNull Integer minutes,
             @NotNull @Size(max = 20) String place) {}
+
+    Figure figure() {
+        return new Figure(Optional.ofNullable(height), Optional.ofNullable(look));
+    }
 
     /** The same as the planner takes it, without any history. */
     public Student profile() {
@@ -123,7 +137,7 @@ public record StudentEntry(
         return slots;
     }
 
-    public static StudentEntry of(String name, String complaint, String units, Student profile) {
+    public static StudentEntry of(String name, String complaint, String units, Student profile, Figure figure) {
         Map<String, String> grounds = new LinkedHashMap<>();
         profile.grounds().entrySet().stream()
                 .sorted(Map.Entry.comparingByKey())
@@ -139,6 +153,8 @@ public record StudentEntry(
                 profile.flags().stream().map(Joint::id).sorted().toList(),
                 profile.kit().stream().sorted().map(Equipment::id).toList(),
                 slots(profile.week()),
-                grounds);
+                grounds,
+                figure.height().orElse(null),
+                figure.look().orElse(null));
     }
 }

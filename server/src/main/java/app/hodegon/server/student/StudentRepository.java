@@ -32,6 +32,7 @@ import java.time.OffsetDateTime;
 import java.time.ZoneId;
 import java.util.Arrays;
 import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -139,29 +140,30 @@ class StudentRepository {
                         row.get(STUDENT.COACH_ID).equals(coach) ? null : row.get(ACCOUNT.NAME)));
     }
 
-    UUID add(UUID coach, String name, String complaint, String units, Student profile) {
+    UUID add(UUID coach, String name, String complaint, String units, Student profile, Figure figure) {
         UUID id = UUID.randomUUID();
         db.insertInto(STUDENT)
                 .set(STUDENT.ID, id)
                 .set(STUDENT.COACH_ID, coach)
                 .set(STUDENT.CREATED_AT, OffsetDateTime.now(clock))
-                .set(columns(name, complaint, units, profile))
+                .set(columns(name, complaint, units, profile, figure))
                 .execute();
         setWeek(id, profile.week());
         return id;
     }
 
-    void update(UUID id, String name, String complaint, String units, Student profile) {
+    void update(UUID id, String name, String complaint, String units, Student profile, Figure figure) {
         db.update(STUDENT)
-                .set(columns(name, complaint, units, profile))
+                .set(columns(name, complaint, units, profile, figure))
                 .set(STUDENT.VERSION, STUDENT.VERSION.plus(1))
                 .where(STUDENT.ID.eq(id))
                 .execute();
         setWeek(id, profile.week());
     }
 
-    private static Map<Field<?>, Object> columns(String name, String complaint, String units, Student profile) {
-        return Map.of(
+    private static Map<Field<?>, Object> columns(
+            String name, String complaint, String units, Student profile, Figure figure) {
+        Map<Field<?>, Object> columns = new HashMap<>(Map.of(
                 STUDENT.NAME, name,
                 STUDENT.COMPLAINT, complaint,
                 STUDENT.UNITS, units,
@@ -175,7 +177,10 @@ class StudentRepository {
                         profile.grounds().entrySet().stream()
                                 .map(e -> e.getKey().id() + "=" + e.getValue().id())
                                 .sorted()
-                                .toArray(String[]::new));
+                                .toArray(String[]::new)));
+        columns.put(STUDENT.HEIGHT, figure.height().orElse(null));
+        columns.put(STUDENT.LOOK, figure.look().orElse(null));
+        return columns;
     }
 
     private static Map<Place, Ground> grounds(String[] stored) {
@@ -297,6 +302,7 @@ class StudentRepository {
                 row.get(STUDENT.UNITS),
                 profile,
                 Optional.ofNullable(row.get(STUDENT.ADULT)),
+                Figure.stored(row.get(STUDENT.HEIGHT), row.get(STUDENT.LOOK)),
                 row.get(STUDENT.VERSION));
     }
 

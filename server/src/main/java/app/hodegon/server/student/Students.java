@@ -182,7 +182,12 @@ public class Students {
     @Transactional
     public StoredStudent add(Account coach, StudentEntry entry) {
         UUID id = students.add(
-                coach.id(), entry.name().strip(), entry.complaint().strip(), entry.units(), entry.profile());
+                coach.id(),
+                entry.name().strip(),
+                entry.complaint().strip(),
+                entry.units(),
+                entry.profile(),
+                entry.figure());
         return students.byId(id).orElseThrow();
     }
 
@@ -190,7 +195,8 @@ public class Students {
     StoredStudent update(Account coach, UUID id, int seen, StudentEntry entry) {
         StoredStudent now = toChange(coach, id);
         if (now.version() != seen) throw new Stale(StudentController.StudentView.of(now));
-        students.update(id, entry.name().strip(), entry.complaint().strip(), entry.units(), entry.profile());
+        students.update(
+                id, entry.name().strip(), entry.complaint().strip(), entry.units(), entry.profile(), entry.figure());
         return ofCoach(coach, id);
     }
 

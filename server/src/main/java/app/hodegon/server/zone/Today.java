@@ -49,9 +49,11 @@ public class Today {
         return LocalDate.now(Clock.offset(zone.map(clock::withZone).orElse(clock), GRACE));
     }
 
-    /** Today for each of these students. */
+    /** Today for each of these students; where it is the same day for everybody, nobody's zone is asked for. */
     public Map<UUID, LocalDate> ofStudents(Collection<UUID> students) {
-        Map<UUID, Optional<ZoneId>> all = zones.ofStudents(students);
+        LocalDate here = in(Optional.empty());
+        boolean everywhere = ofZones().values().stream().allMatch(here::equals);
+        Map<UUID, Optional<ZoneId>> all = everywhere ? Map.of() : zones.ofStudents(students);
         return students.stream()
                 .distinct()
                 .collect(Collectors.toMap(id -> id, id -> in(all.getOrDefault(id, Optional.empty()))));

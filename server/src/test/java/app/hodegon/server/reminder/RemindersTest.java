@@ -110,8 +110,10 @@ class RemindersTest {
     @Test
     void notAfterPracticeNotLateNotWhenSwitchedOff() {
         db.execute("""
-                insert into practice_session select random_uuid(), student_id, id, date '2026-03-02', 4, null, null, null,
-                    '', true, current_timestamp, null, 1, false, 40 from plan""");
+                insert into practice_session (id, student_id, plan_id, practice_day, feel, note, finished, updated_at,
+                    edition, earlier_plan, reps)
+                    select random_uuid(), student_id, id, date '2026-03-02', 4, '', true, current_timestamp, 1, false, 40
+                    from plan""");
         at("2026-03-02T17:05:00Z");
         at("2026-03-03T20:05:00Z");
         reminders.set(STUDENT, Optional.empty());

@@ -60,18 +60,33 @@ class MigrationTest {
                     insert into practice_session select random_uuid(), student_id, id, date '2026-03-02', null, null, null,
                         null, '', true, current_timestamp, null from plan;
                     insert into practice_block select id, 0, 'sway', 'disc-turn', 'feel', 'main', '++-++'
+                        from practice_session;
+                    insert into practice_block select id, 1, 'sway', 'disc-turn', 'short', 'check', '+++-+++--+'
+                        from practice_session;
+                    insert into practice_block select id, 2, 'toe-fall', 'heel-press', 'feel', 'check', '++++++++++'
                         from practice_session;""");
+        }
+        migrate(url, "20");
+        try (Connection connection = DriverManager.getConnection(url);
+                Statement sql = connection.createStatement()) {
+            sql.execute("""
+                    update practice_session set feel = 4;
+                    insert into practice_block (session_id, block, fault, drill, rung, kind, marks, aside)
+                        select id, 3, 'sway', 'disc-turn', 'feel', 'refresh', '+++++', 'below' from practice_session;""");
         }
         migrate(url, "latest");
         try (Connection connection = DriverManager.getConnection(url);
                 Statement sql = connection.createStatement();
                 ResultSet days = sql.executeQuery("""
-                        select d.planned_for, d.reps, s.reps from plan_day d
+                        select d.planned_for, d.reps, s.reps, s.checks from plan_day d
                         join practice_session s on s.plan_id = d.plan_id""")) {
             assertThat(days.next()).isTrue();
             assertThat(days.getString(1)).isEqualTo("2026-03-02");
             assertThat(days.getInt(2)).isEqualTo(30);
-            assertThat(days.getInt(3)).isEqualTo(5);
+            assertThat(days.getInt(3)).isEqualTo(25);
+            // Sway was sought on the rung below, and so was lost.
+            assertThat(days.getString(4))
+                    .isEqualTo("sway/disc-turn/short/range/7/10/1,toe-fall/heel-press/feel/none/10/10/4");
             assertThat(days.next()).isFalse();
         }
     }

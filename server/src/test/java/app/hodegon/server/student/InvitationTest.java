@@ -57,7 +57,8 @@ class InvitationTest {
     }
 
     private static StoredStudent student(boolean signedUp) {
-        return new StoredStudent(STUDENT, COACH.id(), signedUp, "Name", "", "metric", null, Optional.empty(), 0);
+        return new StoredStudent(
+                STUDENT, COACH.id(), signedUp, "Name", "", "metric", null, Optional.empty(), Figure.UNKNOWN, 0);
     }
 
     @Test
