@@ -75,7 +75,7 @@ export default defineConfig({
     environment: "jsdom",
     isolate: false,
     include: ["src/**/*.test.{ts,tsx}"],
-    setupFiles: ["src/testing/setup.ts"],
+    setupFiles: ["src/test/setup.ts"],
     testTimeout: 30_000,
   },
 });

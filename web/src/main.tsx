@@ -41,6 +41,8 @@ const RunnerPage = lazy(() => import("./features/phone/RunnerPage"));
 const PhoneAccountPage = lazy(() => import("./features/phone/PhoneAccountPage"));
 const CardPage = lazy(() => import("./features/phone/CardPage"));
 const SolesPage = lazy(() => import("./features/phone/SolesPage"));
+const SendFilmPage = lazy(() => import("./features/clip/SendFilmPage"));
+const SentFilmPage = lazy(() => import("./features/clip/SentFilmPage"));
 const ClimbPage = lazy(() => import("./features/phone/ClimbPage"));
 
 applyTheme(storedTheme());
@@ -69,6 +71,7 @@ const router = createBrowserRouter([
       { path: "/students/:id/edit", element: <StudentFormPage /> },
       { path: "/students/:id/compare", element: <ComparePage /> },
       { path: "/students/:id/approach", element: <StudentApproachPage /> },
+      { path: "/students/:id/films/:clip", element: <SentFilmPage /> },
       { path: "/approach", element: <ApproachPage /> },
       { path: "/drills", element: <LibraryPage /> },
       { path: "/drills/new", element: <DrillFormPage /> },
@@ -88,6 +91,7 @@ const router = createBrowserRouter([
       { path: "/today", element: <TodayPage /> },
       { path: "/today/practice", element: <RunnerPage /> },
       { path: "/today/feet", element: <SolesPage /> },
+      { path: "/today/film", element: <SendFilmPage /> },
       { path: "/card", element: <CardPage /> },
       { path: "/climb", element: <ClimbPage /> },
       { path: "/climb/account", element: <PhoneAccountPage /> },

@@ -183,6 +183,18 @@ export const queries = {
       queryFn: () => api.get<Wire["DemoFilm"][]>("/api/demo/films"),
       staleTime: Infinity,
     }),
+  /** What a student sent between lessons. */
+  sentClips: (student: string) =>
+    queryOptions({
+      queryKey: ["students", student, "sent-clips"],
+      queryFn: () => api.get<Wire["SentClip"][]>(`/api/students/${student}/sent-clips`),
+    }),
+  ownClips: () =>
+    queryOptions({
+      queryKey: ["own-clips"],
+      queryFn: () => api.get<Wire["SentClip"][]>("/api/me/clips"),
+      staleTime: 0,
+    }),
   clipPoints: (clip: string) =>
     queryOptions({
       queryKey: ["clips", clip, "points"],
@@ -204,12 +216,20 @@ export const queries = {
       ...(halfStep ? [["halfStep", halfStep]] : []),
     ]),
   /** A full swing with faults, each by how far it is there, 0 to 1; without any the school's sound swing. */
-  swingMotion: (faults: Record<string, number>, hand: Hand, school: string) =>
+  swingMotion: (faults: Record<string, number>, hand: Hand, school: string, height?: number) =>
     motion("swing", [
       ...Object.entries(faults).map(([fault, strength]) => ["fault", `${fault}:${strength.toFixed(2)}`]),
       ["hand", hand],
       ["school", school],
+      ...(height ? [["height", String(height)]] : []),
     ]),
+  /** The swing that a lesson began with, as far as it was measured. */
+  ownSwing: (lesson: string, of?: Pick<Lesson, "version" | "measured">) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "motion", of?.version, of?.measured],
+      queryFn: () => api.get<Wire["OwnSwingView"]>(`/api/lessons/${lesson}/motion`),
+      placeholderData: keepPreviousData,
+    }),
   /**
    * The picture that shows most, of many drills at once.
    *

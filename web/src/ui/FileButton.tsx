@@ -10,6 +10,7 @@ export function FileButton({
   accept,
   disabled,
   weight = "plain",
+  camera = false,
   onFile,
   children,
 }: {
@@ -18,21 +19,26 @@ export function FileButton({
   accept: string;
   disabled?: boolean;
   weight?: "plain" | "quiet";
+  /** The device's own camera takes the file: only to be seen where there is one to be held. */
+  camera?: boolean;
   onFile: (file: File, at: number) => void;
   children: ReactNode;
 }) {
   const input = useRef<HTMLInputElement>(null);
   return (
     <>
-      <Button weight={weight} disabled={disabled} onClick={() => input.current?.click()}>
-        {children}
-      </Button>
+      <span className={camera ? "hidden pointer-coarse:contents" : "contents"}>
+        <Button weight={weight} disabled={disabled} onClick={() => input.current?.click()}>
+          {children}
+        </Button>
+      </span>
       <input
         ref={input}
         type="file"
         accept={accept}
+        capture={camera ? "environment" : undefined}
         aria-label={label}
-        className="sr-only"
+        className={camera ? "hidden" : "sr-only"}
         tabIndex={-1}
         onChange={(event) => {
           const file = event.target.files?.[0];

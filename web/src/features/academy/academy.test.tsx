@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { serve, show } from "@/testing/fixtures";
+import { serve, show } from "@/test/fixtures";
 import AcademyPage from "./AcademyPage";
 import { bytes } from "./HealthPanel";
 import { OtherCoaches } from "./OtherCoaches";

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { serve, show } from "@/testing/fixtures";
+import { serve, show } from "@/test/fixtures";
 import { OwnPlate } from "./OwnPlate";
 
 afterEach(() => {

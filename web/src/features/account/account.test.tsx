@@ -5,7 +5,7 @@ import { useState } from "react";
 import { api } from "@/api/client";
 import { signIn } from "@/api/signedOut";
 import type { Session } from "@/api/types";
-import { serve, show, showRoutes } from "@/testing/fixtures";
+import { serve, show, showRoutes } from "@/test/fixtures";
 import { FirstCoachPage } from "./FirstCoachPage";
 import { Home, OnlyFor } from "./OnlyFor";
 import { SignInPage } from "./SignInPage";

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
-import { serve, show, SIGNED_IN } from "@/testing/fixtures";
+import { serve, show, SIGNED_IN } from "@/test/fixtures";
 import { AccountPanel } from "./AccountPanel";
 import ForgottenPage from "./ForgottenPage";
 import PasswordLinkPage from "./PasswordLinkPage";

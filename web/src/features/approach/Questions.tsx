@@ -1,6 +1,7 @@
 import { useId } from "react";
 import type { Catalogue } from "@/api/types";
 import { ShareStrip } from "../feet/ShareStrip";
+import { SchoolGolfer } from "../golfer/lazily";
 
 type Answers = Record<string, string>;
 type Option = { id: string; label: string; why: string };
@@ -34,6 +35,9 @@ export function Questions({
             Load wanted under the trail foot: {school.label.toLowerCase()}
           </figcaption>
           <ShareStrip checkpoints={catalogue.checkpoints} corridors={school.corridors} readings={[]} />
+          <div className="mx-auto max-w-80">
+            <SchoolGolfer school={school.id} label={school.label} />
+          </div>
         </figure>
       </div>
       {catalogue.questions.map((q) => (

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Approach } from "@/api/types";
-import { CATALOGUE, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, serve, show } from "@/test/fixtures";
 import ApproachPage from "./ApproachPage";
 import StudentApproachPage from "./StudentApproachPage";
 

@@ -1,8 +1,10 @@
 import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Catalogue } from "@/api/types";
-import { CATALOGUE, LESSON, show } from "@/testing/fixtures";
-import { ClipDesk, type Marks, type Shown } from "./ClipDesk";
+import { CATALOGUE, LESSON, show } from "@/test/fixtures";
+import { ClipDesk } from "./ClipDesk";
+import type { Marks } from "./ClipSettings";
+import type { Shown } from "./shown";
 import { ClipReadings } from "./ClipReadings";
 import { POINTS, type Points } from "./points";
 
@@ -54,7 +56,7 @@ const shown: Shown = {
 
 function desk(marks?: Marks) {
   const on = { onMoment: vi.fn(), onTall: vi.fn(), onMarks: vi.fn() };
-  show(<ClipDesk shown={shown} hand="right" catalogue={catalogue} tall={178} marks={marks} {...on} />, {
+  show(<ClipDesk shown={shown} hand="right" catalogue={catalogue} setting={{ tall: 178, marks, ...on }} />, {
     path: "/",
     at: "/",
   });

@@ -1,46 +1,18 @@
-import { useMemo, useState } from "react";
+import { type ReactNode, useState } from "react";
 import type { Catalogue, Hand, Wire } from "@/api/types";
-import { Button } from "@/ui/Button";
-import { NumberField } from "@/ui/NumberField";
+import { Choice } from "@/ui/Choice";
 import { Note } from "@/ui/Notice";
-import { ClipPicture } from "./ClipPicture";
-import { drawing } from "./lines";
 import { Picture } from "./Picture";
-import type { PointName, Points } from "./points";
-import type { CameraView } from "./seen";
-
-/** A filmed swing as it is shown, just found or kept. */
-export type Shown = {
-  name: string;
-  view: CameraView;
-  width: number;
-  height: number;
-  times: number[];
-  frames: (Points | null)[];
-  moments: Wire["SwingMomentView"][];
-  warnings: Wire["WarningView"][];
-  ruler: Wire["RulerView"];
-  readings: Wire["MeasuredView"][];
-  /** The picture at a time, or next to a moment; undefined where none is at hand. */
-  picture: (index: number, moment?: string) => Blob | string | undefined;
-};
-
-export type Marks = { from: [number, number]; to: [number, number]; centimetres: number };
+import { Beside, type Other, Over } from "./Against";
+import { ClipSettings, type Setting } from "./ClipSettings";
+import { Seen } from "./Seen";
+import { nearest, type Shown } from "./shown";
 
 /** An iron, from end to end, cm: what lies about on a range. */
 const USUAL_MARK = 94;
 
-export const nearest = (times: number[], at: number): number => {
-  let best = 0;
-  for (let i = 1; i < times.length; i++) if (Math.abs(times[i]! - at) < Math.abs(times[best]! - at)) best = i;
-  return best;
-};
-
-const EXPLAINED: Record<string, string> = {
-  marks: "Scale by two marks",
-  ball: "Scale by the ball",
-  none: "No scale yet, so no lengths.",
-};
+/** What makes a film useless as it is, said before anything of it. */
+const ALERTS = ["no-swing", "sideways", "mirrored"];
 
 /** The film of a swing: scrubbed and stepped, with the lines that are measured, its moments as a strip of stills below. */
 export function ClipDesk({
@@ -48,32 +20,25 @@ export function ClipDesk({
   against,
   hand,
   catalogue,
-  tall,
-  marks,
-  onMoment,
-  onTall,
-  onMarks,
+  setting,
+  beneath,
 }: {
   shown: Shown;
-  against?: Shown;
+  against?: Other;
   hand: Hand;
   catalogue: Catalogue;
-  /** Height of the student, cm. */
-  tall: number | null;
-  marks?: Marks;
-  /** Null gives a moment back to what was found. */
-  onMoment: (id: string, seconds: number | null) => void;
-  onTall: (cm: number | null) => void;
-  onMarks: (marks: Marks | undefined) => void;
+  /** What may be set; nothing where the film is only to be looked at. */
+  setting?: Setting;
+  /** What goes along with the film, told its time; it may set the film to another, seconds. */
+  beneath?: (seconds: number, onSeconds: (seconds: number) => void) => ReactNode;
 }) {
   const impact = shown.moments.find((m) => m.id === "top") ?? shown.moments[0];
   const [index, setIndex] = useState(() => nearest(shown.times, impact?.time ?? 0));
   const [chosen, setChosen] = useState<string | undefined>(impact?.id);
+  const marks = setting?.marks;
   const [marking, setMarking] = useState<[number, number][]>();
   const at = Math.min(index, shown.times.length - 1);
   const seconds = shown.times[at] ?? 0;
-  const lead = hand === "right" ? "left" : "right";
-  const arms = useMemo(() => [`${lead}-shoulder`, `${lead}-elbow`, `${lead}-wrist`] as PointName[], [lead]);
   const step = (by: number) => setIndex(Math.max(0, Math.min(shown.times.length - 1, at + by)));
   const goTo = (id: string) => {
     setChosen(id);
@@ -81,17 +46,17 @@ export function ClipDesk({
     if (moment) setIndex(nearest(shown.times, moment.time));
   };
   const moment = shown.moments.find((m) => m.id === chosen);
-  const checkpoint = catalogue.checkpoints.find((c) => c.id === chosen);
   // A moment lies between two pictures: the nearer one shows it.
   const off = !moment || nearest(shown.times, moment.time) !== at;
-  const other = against && {
-    shown: against,
-    at: nearest(against.times, against.moments.find((m) => m.id === chosen)?.time ?? 0),
-  };
+  const [over, setOver] = useState(false);
+  const held = against && { other: against, shown, at, moment: off ? undefined : chosen, hand };
+  const alike = against && (!("film" in against) || against.film.view === shown.view);
+  const beside = held && !(over && alike);
   return (
     <div className="grid gap-3">
+      <Warnings of={shown.warnings.filter((w) => ALERTS.includes(w.code))} tone="alert" />
       <div
-        className={`grid gap-3 ${other ? "sm:grid-cols-2" : ""}`}
+        className={`grid gap-3 ${beside ? "sm:grid-cols-2" : ""}`}
         onWheel={(e) => {
           if (e.deltaY !== 0) step(e.deltaY > 0 ? 1 : -1);
         }}
@@ -100,32 +65,54 @@ export function ClipDesk({
           <Seen
             shown={shown}
             at={at}
-            arms={arms}
+            hand={hand}
             moment={off ? undefined : moment?.id}
             marks={marking ?? (marks ? [marks.from, marks.to] : [])}
+            onDrag={!marking && setting?.onFix ? (point, by) => setting.onFix!({ at, point, by }) : undefined}
             onPress={
               marking &&
               ((press) => {
                 const next = [...marking, press];
                 if (next.length < 2) return setMarking(next);
                 setMarking(undefined);
-                onMarks({ from: next[0]!, to: next[1]!, centimetres: marks?.centimetres ?? USUAL_MARK });
+                setting?.onMarks({
+                  from: next[0]!,
+                  to: next[1]!,
+                  centimetres: marks?.centimetres ?? USUAL_MARK,
+                });
               })
             }
-          />
+          >
+            {held && !beside && (
+              <div className="opacity-55">
+                <Over {...held} />
+              </div>
+            )}
+          </Seen>
         </div>
-        {other && (
-          <div className="max-h-[20rem] [&>div]:h-[20rem]">
-            <Seen shown={other.shown} at={other.at} arms={arms} moment={chosen} marks={[]} />
-          </div>
-        )}
-        {other && (
+        {beside && (
           <>
+            <div className="max-h-[20rem] [&>div]:h-[20rem]">
+              <Beside {...held} />
+            </div>
             <p className="text-soft text-center text-sm">{shown.name}</p>
-            <p className="text-soft text-center text-sm">{other.shown.name}</p>
+            <p className="text-soft text-center text-sm">{held.other.name}</p>
           </>
         )}
       </div>
+      {held && alike && (
+        <div className="flex justify-center">
+          <Choice
+            label="How the two are shown"
+            value={over ? "over" : "beside"}
+            options={[
+              { id: "beside", label: "Side by side" },
+              { id: "over", label: "Laid over" },
+            ]}
+            onChange={(how) => setOver(how === "over")}
+          />
+        </div>
+      )}
       <label className="grid gap-1">
         <span className="sr-only">Picture of the film</span>
         <input
@@ -137,6 +124,7 @@ export function ClipDesk({
           aria-valuetext={`${seconds.toFixed(3)} s`}
         />
       </label>
+      {beneath?.(seconds, (to) => setIndex(nearest(shown.times, to)))}
       <ol className="grid grid-cols-8 gap-1" aria-label="Moments of the swing">
         {catalogue.checkpoints.map((c) => {
           const there = shown.moments.find((m) => m.id === c.id);
@@ -160,109 +148,29 @@ export function ClipDesk({
           );
         })}
       </ol>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-        {checkpoint && (
-          <>
-            <Button disabled={!off} onClick={() => onMoment(checkpoint.id, seconds)}>
-              {checkpoint.brief} is here
-            </Button>
-            {moment?.from === "corrected" && (
-              <Button weight="quiet" onClick={() => onMoment(checkpoint.id, null)}>
-                As it was found
-              </Button>
-            )}
-          </>
-        )}
-        <span className="ml-auto flex flex-wrap items-center gap-2">
-          {shown.ruler.from !== "height" && <span>{EXPLAINED[shown.ruler.from]}</span>}
-          {!marks && (
-            <label className="flex items-center gap-2">
-              {shown.ruler.from === "height" ? "Scale by the height" : "Height"}
-              <NumberField
-                value={tall}
-                lowest={100}
-                highest={230}
-                unit="cm"
-                onChange={onTall}
-                className="w-16"
-              />
-              cm
-            </label>
-          )}
-          {marks && (
-            <label className="flex items-center gap-2">
-              Between the marks
-              <NumberField
-                value={marks.centimetres}
-                lowest={2}
-                highest={300}
-                decimals={1}
-                unit="cm"
-                onChange={(cm) => cm && onMarks({ ...marks, centimetres: cm })}
-                className="w-16"
-              />
-              cm
-            </label>
-          )}
-          <Button
-            weight="quiet"
-            aria-pressed={!!marking}
-            onClick={() => {
-              if (marks) onMarks(undefined);
-              else setMarking(marking ? undefined : []);
-            }}
-          >
-            {marks ? "Without marks" : marking ? "Press both ends of a club" : "Set two marks"}
-          </Button>
-        </span>
-      </div>
-      {shown.warnings.map((w) => (
-        <Note key={w.code + w.text} tone={w.code === "no-swing" || w.code === "mirrored" ? "alert" : "plain"}>
-          {w.text}
-        </Note>
-      ))}
+      {setting && (
+        <ClipSettings
+          setting={setting}
+          shown={shown}
+          catalogue={catalogue}
+          moment={chosen}
+          seconds={seconds}
+          off={off}
+          marking={!!marking}
+          onMarking={(begin) => setMarking(begin ? [] : undefined)}
+        />
+      )}
+      <Warnings of={shown.warnings.filter((w) => !ALERTS.includes(w.code))} />
     </div>
   );
 }
 
-function Seen({
-  shown,
-  at,
-  arms,
-  moment,
-  marks,
-  onPress,
-}: {
-  shown: Shown;
-  at: number;
-  arms: PointName[];
-  moment?: string;
-  marks: [number, number][];
-  onPress?: (at: [number, number]) => void;
-}) {
-  const points = shown.frames[at];
-  const address = shown.moments.find((m) => m.id === "address");
-  const first = address && shown.frames[nearest(shown.times, address.time)];
-  const measure = shown.view === "face-on" ? "pelvis-drift" : "pelvis-thrust";
-  const reading = moment ? shown.readings.find((r) => r.measure === measure && r.at === moment) : undefined;
-  const half = (reading?.uncertainty ?? 0) * 2 * (shown.ruler.pixelsPerCentimetre ?? 0);
-  const picture = shown.picture(at, moment);
-  const drawn = points
-    ? drawing(shown.view, points, first ?? undefined, arms, half, !picture)
-    : { lines: [], dots: [], bands: [] };
-  return (
-    <ClipPicture
-      picture={picture}
-      width={shown.width}
-      height={shown.height}
-      drawing={drawn}
-      marks={marks}
-      onPress={onPress}
-      said={`${shown.name} at ${(shown.times[at] ?? 0).toFixed(2)} s${points ? "" : ": nobody is to be seen"}${
-        reading ? `, pelvis ${Math.round(reading.value)} cm from its place` : ""
-      }`}
-    />
-  );
+function Warnings({ of, tone }: { of: Wire["WarningView"][]; tone?: "alert" }) {
+  return of.map((w) => (
+    <Note key={w.code + w.text} tone={tone}>
+      {w.text}
+    </Note>
+  ));
 }
 
 function Still({ shown, id, time }: { shown: Shown; id: string; time?: number }) {

@@ -1,5 +1,7 @@
+import { type ReactNode, useState } from "react";
 import type { Drawing } from "./lines";
 import { Picture } from "./Picture";
+import type { PointName } from "./points";
 
 const TONES = {
   body: "stroke-white",
@@ -15,7 +17,10 @@ export function ClipPicture({
   drawing,
   said,
   marks = [],
+  small = false,
+  children,
   onPress,
+  onDrag,
 }: {
   picture?: Blob | string;
   width: number;
@@ -24,16 +29,23 @@ export function ClipPicture({
   /** What is to be seen, in words. */
   said: string;
   marks?: [number, number][];
+  /** Laid over the picture, under the lines. */
+  children?: ReactNode;
+  /** Shown so small that thin lines would be lost. */
+  small?: boolean;
   /** A place in the picture was pressed, in its pixels. */
   onPress?: (at: [number, number]) => void;
+  /** A point was dragged by so much. */
+  onDrag?: (point: PointName, by: [number, number]) => void;
 }) {
-  const line = width / 300;
+  const line = width / (small ? 160 : 300);
   return (
     <div
       className="bg-ink relative mx-auto w-fit max-w-full overflow-hidden rounded"
       style={{ aspectRatio: `${width} / ${height}` }}
     >
       {picture && <Picture of={picture} />}
+      {children}
       <svg
         role="img"
         aria-label={said}
@@ -82,14 +94,7 @@ export function ClipPicture({
           </g>
         ))}
         {drawing.dots.map((d) => (
-          <circle
-            key={d.name}
-            cx={d.at[0]}
-            cy={d.at[1]}
-            r={2.2 * line}
-            strokeWidth={line}
-            className={d.sure ? "fill-white stroke-black/60" : "fill-none stroke-white"}
-          />
+          <Dot key={d.name} dot={d} line={line} onDrag={onDrag && ((by) => onDrag(d.name, by))} />
         ))}
         {marks.map(([x, y], i) => (
           <path
@@ -101,5 +106,71 @@ export function ClipPicture({
         ))}
       </svg>
     </div>
+  );
+}
+
+const KEYS: Record<string, [number, number]> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, -1],
+  ArrowDown: [0, 1],
+};
+
+/** A point, which may be dragged to where it is, or moved there by keys. */
+function Dot({
+  dot,
+  line,
+  onDrag,
+}: {
+  dot: Drawing["dots"][number];
+  line: number;
+  onDrag?: (by: [number, number]) => void;
+}) {
+  const [drag, setDrag] = useState<{ from: [number, number]; by: [number, number] }>();
+  const [x, y] = drag?.by ?? [0, 0];
+  const place = { cx: dot.at[0] + x, cy: dot.at[1] + y };
+  const seen = dot.sure ? "fill-white stroke-black/60" : "fill-none stroke-white";
+  const circle = <circle {...place} r={2.2 * line} strokeWidth={line} className={seen} />;
+  if (!onDrag) return circle;
+  return (
+    <g
+      role="button"
+      tabIndex={0}
+      aria-label={`${dot.name.replace("-", " ")}: drag, or move by arrow keys`}
+      className="group cursor-grab touch-none outline-none"
+      onPointerDown={(e) => {
+        e.stopPropagation();
+        e.currentTarget.setPointerCapture(e.pointerId);
+        setDrag({ from: [e.clientX, e.clientY], by: [0, 0] });
+      }}
+      onPointerMove={(e) => {
+        if (!drag) return;
+        const svg = e.currentTarget.ownerSVGElement!;
+        const pixels = svg.viewBox.baseVal.width / svg.getBoundingClientRect().width;
+        setDrag({
+          ...drag,
+          by: [(e.clientX - drag.from[0]) * pixels, (e.clientY - drag.from[1]) * pixels],
+        });
+      }}
+      onPointerUp={() => {
+        if (drag && Math.hypot(...drag.by) > 0) onDrag(drag.by);
+        setDrag(undefined);
+      }}
+      onPointerCancel={() => setDrag(undefined)}
+      onKeyDown={(e) => {
+        const by = KEYS[e.key];
+        if (!by) return;
+        e.preventDefault();
+        onDrag(by);
+      }}
+    >
+      <circle
+        {...place}
+        r={8 * line}
+        className="group-focus-visible:stroke-white fill-transparent"
+        strokeWidth={line}
+      />
+      {circle}
+    </g>
   );
 }

@@ -19,9 +19,11 @@ export function ClipReadings({
   readings: Measured[];
   against?: Measured[];
   catalogue: Catalogue;
-  diagnosis: Diagnosis;
+  diagnosis?: Diagnosis;
 }) {
-  const matters = judgedBy(diagnosis.faults.filter((f) => f.grade === "likely" || f.grade === "possible"));
+  const matters = judgedBy(
+    (diagnosis?.faults ?? []).filter((f) => f.grade === "likely" || f.grade === "possible"),
+  );
   const of = (list: Measured[] | undefined, measure: string, at: string | null) =>
     list?.find((r) => r.measure === measure && (r.at ?? null) === at);
   const measure = (id: string) => catalogue.measures.find((m) => m.id === id);

@@ -1,5 +1,5 @@
-import { keepPreviousData, useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Check, Film as FilmIcon, Trash2, X } from "lucide-react";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
+import { Check, Film as FilmIcon, Trash2, Video, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
@@ -14,16 +14,22 @@ import { Decide } from "../lesson/Decide";
 import { Ranking } from "../lesson/Ranking";
 import { WhichBalls } from "../lesson/WhichBalls";
 import { useSwingsChanged } from "../plate/usePlate";
-import { ClipDesk, type Marks, type Shown } from "./ClipDesk";
+import { useOther, WANTED } from "./Against";
+import { ClipDesk } from "./ClipDesk";
+import type { Marks, Setting } from "./ClipSettings";
+import type { Shown } from "./shown";
 import { Agreed } from "./Agreed";
 import { ClipReadings } from "./ClipReadings";
 import { DemoFilm, Finding, Slower } from "./Finding";
 import { LARGEST_MB, LONGEST_SECONDS } from "./limits";
 import { type Found } from "./finding";
+import { type Fix, fixed } from "./fixes";
 import { holdPictures } from "./kept";
-import { POINTS } from "./points";
-import { type CameraView, framesToSend, viewOf } from "./seen";
+import { type CameraView, trackOf, viewOf } from "./seen";
 import { sendPictures } from "./pictures";
+import { strikeNear } from "./strike";
+import { TiedLoads } from "./TiedLoads";
+import { strikesApart } from "./ties";
 import { useFinding } from "./useFinding";
 import { useStored } from "./useStored";
 
@@ -32,9 +38,12 @@ const VIEWS = [
   { id: "down-the-line", label: "Down the line" },
 ];
 
+const TURNED = { code: "turned", text: "The film did not stand upright and was turned." };
+const HEARD = { code: "heard", text: "Impact is where the strike is heard." };
+
 /** As the coach set it, before it is kept. */
 type Told = { moments: Record<string, number | null>; scale: Marks | null; height: number };
-type Set = { view: CameraView; marks?: Marks; moments: Record<string, number> };
+type Set = { view: CameraView; marks?: Marks; moments: Record<string, number>; fixes: Fix[] };
 
 /** A lesson's films of swings: points are found on this machine, looked at, corrected and kept. */
 export default function ClipView({
@@ -54,6 +63,7 @@ export default function ClipView({
   const client = useQueryClient();
   const clips = useQuery(queries.clips(lesson.id));
   const earlier = useQuery(queries.earlierClips(lesson.id));
+  const swings = useQuery(queries.swings(lesson.id));
   const changed = useSwingsChanged(lesson.id);
   const took = (view: Wire["ClipsView"]) => {
     client.setQueryData(queries.clips(lesson.id).queryKey, view);
@@ -61,57 +71,76 @@ export default function ClipView({
   };
   const finding = useFinding();
   const [own, setOwn] = useState<{ of: Found; set: Set }>();
+  const [heard, setHeard] = useState<{ of: number; at?: number }>();
   const [tall, setTall] = useState<number | null>();
   const [chosenId, setChosen] = useState<string>();
   const [againstId, setAgainst] = useState<string>();
+  const [swingId, setSwing] = useState("");
   const found = finding.found;
-  const first = useMemo((): Set | undefined => found && { view: viewOf(found.frames), moments: {} }, [found]);
+  const first = useMemo(
+    (): Set | undefined => found && { view: viewOf(found.frames), moments: {}, fixes: [] },
+    [found],
+  );
   const set = found && own?.of === found ? own.set : first;
   const setSet = (next: Set) => found && setOwn({ of: found, set: next });
   const height = tall === undefined ? (clips.data?.height ?? null) : tall;
 
+  const frames = useMemo(
+    () => (found && set ? fixed(found.frames, found.times, set.fixes) : []),
+    [found, set],
+  );
+  const strike = heard && heard.of === found?.id ? heard.at : undefined;
   const track = useMemo(
     () =>
       found &&
       set && {
-        handedness: hand,
-        view: set.view,
+        ...trackOf(found, frames, set.view, hand),
         height: height ?? undefined,
         scale: set.marks,
-        points: [...POINTS],
-        frames: framesToSend(found.frames),
-        times: found.times.map((t) => Math.round(t * 1e6) / 1e6),
-        moments: set.moments,
+        moments: { ...(strike !== undefined && { impact: strike }), ...set.moments },
       },
-    [found, hand, height, set],
+    [found, frames, hand, height, set, strike],
   );
   const read = useQuery({
-    queryKey: ["tracks", found?.name, found?.times[0], set, height],
+    queryKey: ["tracks", found?.id, set, height, strike],
     queryFn: () => api.post<Wire["TrackView"]>("/api/tracks/read", track),
     enabled: !!track,
-    placeholderData: keepPreviousData,
+    // While something is set the old values stay, but never those of another film.
+    placeholderData: (was, query) => (query?.queryKey[1] === found?.id ? was : undefined),
     retry: false,
     staleTime: Infinity,
   });
+  // Once the hands have told where impact is about, the sound tells it better.
+  if (found && read.data && heard?.of !== found.id) {
+    const impact = read.data.moments.find((m) => m.id === "impact")?.time;
+    const at = found.sound && impact !== undefined ? strikeNear(found.sound, impact) : undefined;
+    setHeard({ of: found.id, at: at === undefined ? at : Math.round(at * 1e4) / 1e4 });
+  }
+  // After the clip and apart from it: pictures that do not arrive must not make it be kept twice.
+  const pictures = useMutation({
+    mutationFn: async ({ clip, found }: { clip: Wire["ClipView"]; found: Found }) => {
+      await sendPictures(clip, found);
+      return api.get<Wire["ClipsView"]>(`/api/lessons/${lesson.id}/clips`);
+    },
+    onSuccess: took,
+  });
   const keep = useMutation({
-    mutationFn: async () => {
+    mutationFn: async (found: Found) => {
       const view = await api.post<Wire["ClipsView"]>(`/api/lessons/${lesson.id}/clips`, {
         stage,
-        name: found!.name.slice(0, 120),
-        width: found!.width,
-        height: found!.height,
+        name: found.name.slice(0, 120),
+        width: found.width,
+        height: found.height,
         track,
       });
-      const clip = view.clips[view.clips.length - 1]!;
-      holdPictures(clip.id, found!);
-      if (!view.agreed) return { view, clip };
-      await sendPictures(clip, found!);
-      return { view: await api.get<Wire["ClipsView"]>(`/api/lessons/${lesson.id}/clips`), clip };
+      return { view, clip: view.clips[view.clips.length - 1]!, found };
     },
-    onSuccess: ({ view, clip }) => {
+    onSuccess: ({ view, clip, found }) => {
+      holdPictures(clip.id, found);
       took(view);
       setChosen(clip.id);
       finding.forget();
+      if (view.agreed) pictures.mutate({ clip, found });
     },
   });
   const decide = useMutation({
@@ -132,6 +161,12 @@ export default function ClipView({
   });
 
   const all = clips.data?.clips ?? [];
+  // From elsewhere it may be the same swing, if both know the strike.
+  const twoSides = (clip: Wire["ClipView"], day: string) =>
+    day === "" &&
+    clip.stage === stage &&
+    !!chosen &&
+    strikesApart(chosen.moments, clip.moments) !== undefined;
   const shownClips = all.filter((c) => c.stage === stage);
   const chosen = found ? undefined : (shownClips.find((c) => c.id === chosenId) ?? shownClips.at(-1));
   const stored = useStored(chosen);
@@ -139,10 +174,16 @@ export default function ClipView({
     ...all.map((clip) => ({ clip, day: "" })),
     ...(earlier.data ?? []).flatMap((e) => e.clips.map((clip) => ({ clip, day: shortDay(e.heldOn) }))),
   ]
-    .filter(({ clip }) => clip.id !== chosen?.id && clip.view === chosen?.view)
+    .filter(({ clip, day }) => clip.id !== chosen?.id && (clip.view === chosen?.view || twoSides(clip, day)))
     .map((o) => ({ ...o, name: `${o.day || "this lesson"}, clip ${o.clip.number} ${o.clip.stage}` }));
   const against = others.find((o) => o.clip.id === againstId);
-  const other = useStored(against?.clip, against?.name);
+  const otherFilm = useStored(against?.clip, against?.name);
+  const other = useOther(
+    againstId,
+    found ? undefined : otherFilm,
+    lesson.entry.approach.pressure ?? "",
+    hand,
+  );
   if (clips.isPending) return <Loading />;
   if (clips.isError) return <Failed error={clips.error} again={() => clips.refetch()} />;
 
@@ -154,15 +195,50 @@ export default function ClipView({
           width: found.width,
           height: found.height,
           times: found.times,
-          frames: found.frames,
+          frames,
           moments: read.data.moments.map((m) => (m.id in set.moments ? { ...m, from: "corrected" } : m)),
-          warnings: read.data.warnings,
+          warnings: [
+            ...(found.turned ? [TURNED] : []),
+            ...(strike !== undefined && !("impact" in set.moments) ? [HEARD] : []),
+            ...read.data.warnings,
+          ],
           readings: read.data.readings,
           ruler: read.data.scale,
           picture: (i) => found.pictures[i],
         }
       : undefined;
   const shown = fresh ?? stored;
+  const plate = (swings.data?.swings ?? []).filter(
+    (s) =>
+      s.stage === stage &&
+      s.state !== "thrown" &&
+      shown &&
+      strikesApart(shown.moments, s.moments) !== undefined,
+  );
+  const swing = plate.find((s) => s.id === swingId);
+  const school = catalogue.schools.find((s) => s.id === lesson.entry.approach.pressure);
+  const settingFresh = (set: Set): Setting => ({
+    tall: height,
+    marks: set.marks,
+    fixed: set.fixes.length > 0,
+    onTall: setTall,
+    onMarks: (marks) => setSet({ ...set, marks }),
+    onFix: (fix) => setSet({ ...set, fixes: fix ? [...set.fixes, fix] : [] }),
+    onMoment: (id, seconds) => {
+      const others = Object.entries(set.moments).filter(([other]) => other !== id);
+      setSet({
+        ...set,
+        moments: Object.fromEntries(seconds === null ? others : [...others, [id, seconds]]),
+      });
+    },
+  });
+  const settingKept: Setting = {
+    tall: chosen?.golferHeight ?? height,
+    marks: chosen?.scale as Marks | undefined,
+    onTall: (cm) => cm && tell.mutate({ height: cm }),
+    onMarks: (marks) => tell.mutate({ scale: marks ?? null }),
+    onMoment: (id, seconds) => tell.mutate({ moments: { [id]: seconds } }),
+  };
   const isSwing = !!fresh && fresh.moments.length > 0;
   return (
     <div className="grid gap-4">
@@ -175,6 +251,15 @@ export default function ClipView({
           onFile={(file) => void finding.find(file, 1)}
         >
           <FilmIcon aria-hidden className="size-5" /> Film of a swing
+        </FileButton>
+        <FileButton
+          camera
+          label="Film now"
+          accept="video/*"
+          disabled={finding.busy}
+          onFile={(file) => void finding.find(file, 1)}
+        >
+          <Video aria-hidden className="size-5" /> Film now
         </FileButton>
         <DemoFilm busy={finding.busy} hand={hand} onFile={(file) => void finding.find(file, 1)} />
         <p className="text-soft text-sm">
@@ -206,9 +291,13 @@ export default function ClipView({
                     options={VIEWS}
                     onChange={(view) => setSet({ ...set, view: view as CameraView })}
                   />
-                  <Slower finding={finding} />
+                  <Slower finding={finding} slow={fresh.warnings.some((w) => w.code === "slow-motion")} />
                   <span className="ml-auto flex gap-2">
-                    <Button weight="main" disabled={!isSwing || keep.isPending} onClick={() => keep.mutate()}>
+                    <Button
+                      weight="main"
+                      disabled={!isSwing || keep.isPending}
+                      onClick={() => keep.mutate(found!)}
+                    >
                       <Check aria-hidden className="size-4" /> Keep
                     </Button>
                     <Button onClick={finding.forget}>
@@ -229,53 +318,66 @@ export default function ClipView({
                     >
                       {chosen.state === "kept" ? "Does not count" : "Counts"}
                     </Button>
-                    {others.length > 0 && (
-                      <label className="ml-auto flex items-center gap-2">
-                        Against
-                        <select value={against?.clip.id ?? ""} onChange={(e) => setAgainst(e.target.value)}>
-                          <option value="">nothing</option>
-                          {others.map((o) => (
-                            <option key={o.clip.id} value={o.clip.id}>
-                              {o.name}
-                            </option>
-                          ))}
-                        </select>
-                      </label>
-                    )}
                   </>
                 )
               )}
+              <label className={`flex items-center gap-2 ${fresh ? "" : "ml-auto"}`}>
+                Against
+                <select value={againstId ?? ""} onChange={(e) => setAgainst(e.target.value)}>
+                  <option value="">nothing</option>
+                  <option value={WANTED}>the wanted swing</option>
+                  {!fresh &&
+                    others.map((o) => (
+                      <option key={o.clip.id} value={o.clip.id}>
+                        {o.name}
+                      </option>
+                    ))}
+                </select>
+              </label>
+              {plate.length > 0 && (
+                <label className="flex items-center gap-2">
+                  Loads
+                  <select value={swing?.id ?? ""} onChange={(e) => setSwing(e.target.value)}>
+                    <option value="">none</option>
+                    {plate.map((s) => (
+                      <option key={s.id} value={s.id}>
+                        swing {s.number}
+                      </option>
+                    ))}
+                  </select>
+                </label>
+              )}
             </div>
             <ClipDesk
-              key={fresh ? "fresh" : chosen?.id}
+              key={fresh ? found?.id : chosen?.id}
               shown={shown}
-              against={fresh ? undefined : other}
+              against={other}
               hand={hand}
               catalogue={catalogue}
-              tall={fresh ? height : (chosen?.golferHeight ?? height)}
-              marks={fresh ? set?.marks : (chosen?.scale as Marks | undefined)}
-              onTall={(cm) => {
-                setTall(cm);
-                if (!fresh && cm) tell.mutate({ height: cm });
-              }}
-              onMarks={(marks) => {
-                if (fresh && set) setSet({ ...set, marks });
-                else tell.mutate({ scale: marks ?? null });
-              }}
-              onMoment={(id, seconds) => {
-                if (!fresh || !set) return tell.mutate({ moments: { [id]: seconds } });
-                const others = Object.entries(set.moments).filter(([other]) => other !== id);
-                const moments = Object.fromEntries(seconds === null ? others : [...others, [id, seconds]]);
-                setSet({ ...set, moments });
-              }}
+              setting={fresh && set ? settingFresh(set) : settingKept}
+              beneath={
+                swing &&
+                school &&
+                ((seconds, onSeconds) => (
+                  <TiedLoads
+                    swing={swing}
+                    apart={strikesApart(shown.moments, swing.moments)!}
+                    {...{ seconds, onSeconds, catalogue, hand }}
+                    corridors={school.corridors}
+                  />
+                ))
+              }
             />
             <ClipReadings
               readings={shown.readings}
-              against={fresh ? undefined : other?.readings}
+              against={fresh || otherFilm?.view !== shown.view ? undefined : otherFilm.readings}
               catalogue={catalogue}
               diagnosis={lesson.diagnosis}
             />
             {keep.isError && <Failed error={keep.error} />}
+            {pictures.isError && (
+              <Failed error={pictures.error} again={() => pictures.mutate(pictures.variables)} />
+            )}
             {tell.isError && <Failed error={tell.error} />}
           </section>
           <aside className="grid content-start gap-5">

@@ -11,6 +11,9 @@ const PARTS = {
   finding: "Finding the body",
 };
 
+const BAR =
+  "h-3 w-full appearance-none [&::-webkit-progress-bar]:rounded [&::-webkit-progress-bar]:bg-tint [&::-webkit-progress-value]:rounded [&::-webkit-progress-value]:bg-ink";
+
 /** What is being found, as it comes in; with a way out. */
 export function Finding({ finding }: { finding: ReturnType<typeof useFinding> }) {
   const { progress, canvas, give } = finding;
@@ -21,13 +24,18 @@ export function Finding({ finding }: { finding: ReturnType<typeof useFinding> })
   const left = progress.left === undefined ? "" : `, ${Math.ceil(progress.left)} s left`;
   return (
     <section aria-label="Finding the swing" className="grid justify-items-center gap-3">
-      <div ref={place} className="bg-ink h-80 overflow-hidden rounded [&>canvas]:h-full" aria-hidden />
+      <div
+        ref={place}
+        // Before the first picture there is nothing to be seen.
+        className={`h-80 overflow-hidden rounded [&>canvas]:h-full ${progress.part === "finding" ? "" : "invisible"}`}
+        aria-hidden
+      />
       <label className="grid w-full max-w-md gap-1">
         <span role="status">
           {PARTS[progress.part]}
           {left}
         </span>
-        <progress className="accent-ink w-full" max={progress.of} value={progress.done} />
+        <progress className={BAR} max={progress.of} value={progress.done} />
       </label>
       <Button onClick={give}>Give up</Button>
     </section>
@@ -40,22 +48,24 @@ const SLOWER = [
   { id: "8", label: "Slow 8×" },
 ];
 
-/** How the film was recorded, where the file's clock is not the world's. */
-export function Slower({ finding }: { finding: ReturnType<typeof useFinding> }) {
+/** How the film was recorded where the file's clock seems not to be the world's, and which of its swings it is. */
+export function Slower({ finding, slow }: { finding: ReturnType<typeof useFinding>; slow: boolean }) {
   const { found, slower, again } = finding;
   if (!found) return null;
   return (
     <>
-      <label className="flex items-center gap-2">
-        Speed
-        <select value={String(slower)} onChange={(e) => again(Number(e.target.value), undefined)}>
-          {SLOWER.map((s) => (
-            <option key={s.id} value={s.id}>
-              {s.label}
-            </option>
-          ))}
-        </select>
-      </label>
+      {(slow || slower > 1) && (
+        <label className="flex items-center gap-2">
+          Speed
+          <select value={String(slower)} onChange={(e) => again(Number(e.target.value), undefined)}>
+            {SLOWER.map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.label}
+              </option>
+            ))}
+          </select>
+        </label>
+      )}
       {found.swings.length > 1 && (
         <label className="flex items-center gap-2">
           Swing

@@ -1,16 +1,24 @@
-import { Film, NoFilm } from "./film";
+import { Film, NoFilm, type Turned } from "./film";
 import { difference, type Stretch, swingsIn, worthALook } from "./looking";
 import { NotHere, PointFinder, type Points } from "./points";
+import { turnToStand } from "./seen";
+import type { FilmSound } from "./strike";
 
 /** A swing whose points were found, and its pictures, on this machine only. */
 export type Found = {
+  /** No two are the same. */
+  id: number;
   name: string;
+  /** The film lay on its side or head, and was turned with the clock by so much, degrees. */
+  turned: Turned;
   /** Seconds as the world's clock has them. */
   times: number[];
   frames: (Points | null)[];
   pictures: Blob[];
   width: number;
   height: number;
+  /** Undefined where there is none, or where the film's clock is not the world's. */
+  sound?: FilmSound;
   /** All swings of the film; this is one of them. */
   swings: Stretch[];
   swing: number;
@@ -26,7 +34,12 @@ const QUALITY = 0.8;
 /** The first picture is looked at so often before it counts: what finds points is unsure at first. */
 const WARM_UP = 3;
 
+/** A golfer seen in fewer pictures than that is nobody. */
+const FEWEST = 5;
+
 export class GivenUp extends Error {}
+
+let number = 0;
 
 /**
  * Finds the points of one swing in a film; nothing of it leaves this machine.
@@ -46,7 +59,7 @@ export async function findSwing(
     if (signal.aborted) throw new GivenUp();
   };
   onProgress({ part: "opening", done: 0, of: 1 });
-  const film = await Film.open(file);
+  let film = await Film.open(file);
   goOn();
   const finder = new PointFinder();
   const stop = () => finder.close();
@@ -56,8 +69,19 @@ export async function findSwing(
     const strongest = which ?? 0;
     const swing = swings[Math.min(strongest, swings.length - 1)]!;
     const wanted = worthALook(times, swing);
+    let clock = 0;
+    const look = async (canvas: CanvasImageSource & ImageBitmapSource, milliseconds: number) =>
+      finder.find(clock++, await createImageBitmap(canvas), milliseconds);
+    const turned = await standing(film, wanted[0]! * slower, look);
+    goOn();
+    film = film.turned(turned);
+    const before = 20 * clock;
     const found: Found = {
+      id: ++number,
       name: file.name,
+      turned,
+      // Without it the strike is told by the hands.
+      sound: slower === 1 ? await film.sound(swing.from, swing.to).catch(() => undefined) : undefined,
       times: [],
       frames: [],
       pictures: [],
@@ -75,10 +99,7 @@ export async function findSwing(
       const at = seconds / slower;
       if (next >= wanted.length) break;
       if (at < wanted[next]! - 1e-4) continue;
-      if (next === 0)
-        for (let i = 0; i < WARM_UP; i++) await finder.find(-1 - i, await createImageBitmap(canvas), i * 20);
-      const milliseconds = Math.round(1000 * (at - wanted[0]!)) + 20 * WARM_UP;
-      const points = await finder.find(next, await createImageBitmap(canvas), milliseconds);
+      const points = await look(canvas, Math.round(1000 * (at - wanted[0]!)) + before);
       goOn();
       found.times.push(at);
       found.frames.push(points);
@@ -88,16 +109,39 @@ export async function findSwing(
       const each = (performance.now() - begun) / 1000 / next;
       onProgress({ part: "finding", done: next, of: wanted.length, left: each * (wanted.length - next) });
     }
+    if (found.frames.filter((f) => f).length < FEWEST)
+      throw new NoFilm("Nobody is to be seen in this film: the whole golfer must be in the picture.");
     return found;
   } catch (e) {
     goOn();
+    if (e instanceof NoFilm) throw e;
     if (e instanceof NotHere)
-      throw new NoFilm("This browser cannot find a body in pictures: it has no WebAssembly or no WebGL.");
-    throw new NoFilm("The film cannot be read to its end: it may be damaged.");
+      throw new NoFilm("This browser cannot find a body in pictures: it has no WebAssembly or no WebGL.", {
+        cause: e,
+      });
+    throw new NoFilm("The film cannot be read to its end: it may be damaged.", { cause: e });
   } finally {
     signal.removeEventListener("abort", stop);
     finder.close();
   }
+}
+
+/** Which way up the golfer stands in the picture at a time; some look at it before it counts. */
+async function standing(
+  film: Film,
+  at: number,
+  look: (canvas: OffscreenCanvas | HTMLCanvasElement, milliseconds: number) => Promise<Points | null>,
+): Promise<Turned> {
+  let looks = 0;
+  for (const turn of [0, 90, 270, 180] as const) {
+    for await (const { canvas } of film.turned(turn).pictures(at - 1e-3, at + 0.5)) {
+      let points: Points | null = null;
+      for (let i = 0; i < WARM_UP; i++) points = await look(canvas, 20 * looks++);
+      if (points) return ((turn + turnToStand(points)) % 360) as Turned;
+      break;
+    }
+  }
+  return 0;
 }
 
 /** Every picture's time, and where the swings are. */

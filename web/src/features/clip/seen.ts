@@ -1,3 +1,5 @@
+import type { Hand } from "@/api/types";
+import type { Turned } from "./film";
 import { POINTS, type PointName, type Points } from "./points";
 
 export type CameraView = "face-on" | "down-the-line";
@@ -17,6 +19,33 @@ export function viewOf(frames: (Points | null)[]): CameraView {
     })
     .sort((a, b) => a - b);
   return (widths[Math.floor(widths.length / 2)] ?? 0) > NARROW ? "face-on" : "down-the-line";
+}
+
+/** How far a picture must be turned with the clock so that the body in it stands, degrees. */
+export function turnToStand(points: Points): Turned {
+  const middle = (part: "shoulder" | "ankle") =>
+    [0, 1].map((k) => (at(points, `left-${part}`)[k]! + at(points, `right-${part}`)[k]!) / 2);
+  const [head, feet] = [middle("shoulder"), middle("ankle")];
+  const right = head[0]! - feet[0]!;
+  const down = head[1]! - feet[1]!;
+  if (Math.abs(down) >= Math.abs(right)) return down < 0 ? 0 : 180;
+  return right < 0 ? 90 : 270;
+}
+
+/** What was found in a film, as the server takes it. */
+export function trackOf(
+  { times }: { times: number[] },
+  frames: (Points | null)[],
+  view: CameraView,
+  hand: Hand,
+) {
+  return {
+    handedness: hand,
+    view,
+    points: [...POINTS],
+    frames: framesToSend(frames),
+    times: times.map((t) => round(t, 1e6)),
+  };
 }
 
 /** As the calculator wants it: who was not seen in a picture is nowhere. */

@@ -2,7 +2,7 @@ import { useQuery } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { queries } from "@/api/queries";
 import type { Wire } from "@/api/types";
-import type { Shown } from "./ClipDesk";
+import type { Shown } from "./shown";
 import { picturesOf } from "./kept";
 import { POINTS, type Points } from "./points";
 import type { CameraView } from "./seen";

@@ -7,6 +7,7 @@ import { Button, ButtonLink } from "@/ui/Button";
 import { shortDay } from "@/calendar/dates";
 import { Failed } from "@/ui/Notice";
 import { AnswerForm } from "../practice/AnswerForm";
+import { signGate } from "../practice/signGate";
 import { type Eased, MakeSmaller } from "./SmallerPlan";
 
 type Entry = Wire["AttentionView"];
@@ -22,6 +23,7 @@ export const KIND: Record<string, string> = {
   "gate-waits": "Gate waits",
   "plan-over": "Plan ended",
   note: "Note",
+  film: "Film",
 };
 
 /** One entry of the list, settled in place. */
@@ -133,11 +135,7 @@ function Action({
       return (
         <Button
           disabled={busy}
-          onClick={() =>
-            settle(() =>
-              api.post(`/api/students/${entry.studentId}/gates/${entry.fault}/${entry.rung}/signature`),
-            )
-          }
+          onClick={() => settle(() => signGate(entry.studentId, { fault: entry.fault!, rung: entry.rung! }))}
         >
           Sign the gate
         </Button>
@@ -157,6 +155,8 @@ function Action({
           Begin a lesson
         </Button>
       );
+    case "film":
+      return <ButtonLink to={`/students/${entry.studentId}/films/${entry.session}`}>Look at it</ButtonLink>;
     case "strike":
     case "noticed":
       return <ButtonLink to={`/students/${entry.studentId}#practice`}>Look at the practice</ButtonLink>;

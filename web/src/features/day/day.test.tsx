@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Wire } from "@/api/types";
-import { CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, serve, show } from "@/test/fixtures";
 import DayPage from "./DayPage";
 
 const entry = (kind: string, part: Partial<Wire["AttentionView"]> = {}): Wire["AttentionView"] => ({

@@ -1,6 +1,6 @@
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { CATALOGUE, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, serve, show } from "@/test/fixtures";
 import { covered, idFor, NEW_DRILL, pictured, withRungs } from "./drillForm";
 import type { DrillSource } from "@/api/types";
 import DrillFormPage from "./DrillFormPage";

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Catalogue } from "@/api/types";
-import { CATALOGUE, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, serve, show } from "@/test/fixtures";
 import DrillPage from "./DrillPage";
 import { filtered, NO_FILTER, NO_KIT } from "./filter";
 import LibraryPage from "./LibraryPage";

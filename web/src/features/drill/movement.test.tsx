@@ -2,8 +2,8 @@ import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { useState } from "react";
 import { afterEach, beforeEach, expect, it, vi } from "vitest";
 import type { DrillSource } from "@/api/types";
-import { CATALOGUE, serve, show } from "@/testing/fixtures";
-import { motionOf } from "@/testing/motion";
+import { CATALOGUE, serve, show } from "@/test/fixtures";
+import { motionOf } from "@/test/motion";
 import { NEW_DRILL } from "./drillForm";
 import { MovementFields } from "./MovementFields";
 

@@ -1,7 +1,7 @@
 import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { CATALOGUE, serve, show } from "@/testing/fixtures";
-import { motionOf } from "@/testing/motion";
+import { CATALOGUE, serve, show } from "@/test/fixtures";
+import { motionOf } from "@/test/motion";
 import { DrillGolfer } from "./DrillGolfer";
 import { GolferView } from "./GolferView";
 

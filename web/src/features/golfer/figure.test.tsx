@@ -1,6 +1,6 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
-import { motionOf } from "@/testing/motion";
+import { motionOf } from "@/test/motion";
 import { cameraOf, project, VIEWS } from "./camera";
 import { things } from "./things";
 import { glows } from "./glows";

@@ -1,3 +1,5 @@
+import type { Lesson } from "@/api/types";
+
 /** What the figure is made of. */
 export type Material =
   | "skin"
@@ -79,14 +81,59 @@ export const LOOKS: Look[] = [
     cap: "#ece5d8",
     glove: "#f4efe4",
   }),
+  look("slate", "Grey vest", 1.06, {
+    skin: "#5f3b28",
+    hair: "#d8d4cc",
+    top: "#6d737a",
+    legs: "#ded2b8",
+    shoe: "#2f2c2a",
+    cap: "#8c3b33",
+    glove: "#e9e2d4",
+  }),
+  look("rose", "Rose jumper", 0.86, {
+    skin: "#f0c9ae",
+    hair: "#a35c2f",
+    top: "#b5707a",
+    legs: "#e4dccb",
+    shoe: "#8a6f5c",
+    cap: "#4d4a52",
+    glove: "#f4efe4",
+  }),
+  look("ink", "Dark roll-neck", 1.02, {
+    skin: "#a8714c",
+    hair: "#1d1916",
+    top: "#343a45",
+    legs: "#9a8a70",
+    shoe: "#d9d2c4",
+    cap: "#343a45",
+    glove: "#c9c3b6",
+  }),
+  look("clay", "Brick shirt", 1.18, {
+    skin: "#dcae8a",
+    hair: "#c9b28a",
+    top: "#a1553a",
+    legs: "#545b4c",
+    shoe: "#4a3c33",
+    cap: "#e8dfcd",
+    glove: "#f4efe4",
+  }),
 ];
 
-/** The look of whoever has this name: always the same, and nobody's own. */
-export function lookFor(name: string): Look {
+/** How many go by names; those after are chosen only, so that nobody's look changes when one is added. */
+const BY_NAME = 4;
+
+/** The look chosen for somebody; where none is, one that goes with the name: always the same, and nobody's own. */
+export function lookFor(name: string, chosen?: string | null): Look {
+  const own = LOOKS.find((l) => l.id === chosen);
+  if (own) return own;
   let sum = 0;
   for (const letter of name) sum = (31 * sum + letter.charCodeAt(0)) % 9973;
-  return LOOKS[sum % LOOKS.length]!;
+  return LOOKS[sum % BY_NAME]!;
 }
+
+/** The look of a lesson's student. */
+export const lookOf = (lesson: Pick<Lesson, "studentName" | "studentLook">): Look =>
+  lookFor(lesson.studentName, lesson.studentLook);
 
 const SHADE = [43, 38, 32];
 

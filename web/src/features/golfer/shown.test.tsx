@@ -1,9 +1,10 @@
 import { QueryClient, QueryClientProvider } from "@tanstack/react-query";
 import { cleanup, fireEvent, render, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import { queries } from "@/api/queries";
 import type { Catalogue, Diagnosis, StoredPlan } from "@/api/types";
-import { block, CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
-import { motionOf } from "@/testing/motion";
+import { block, CATALOGUE, LESSON, serve, show } from "@/test/fixtures";
+import { motionOf } from "@/test/motion";
 import { inOrder } from "../lesson/chainShape";
 import ShowStudent from "../lesson/ShowStudent";
 import { useMotionsAhead } from "../phone/motionsAhead";
@@ -13,6 +14,7 @@ import { shownOn } from "../plan/sheetShape";
 import BlockGolfer from "./BlockGolfer";
 import { LOOKS, lookFor } from "./looks";
 import SignSheet from "./SignSheet";
+import ThenAndNowGolfer from "./ThenAndNowGolfer";
 import { WantedSwing } from "./WantedSwing";
 
 const MOVING: Catalogue = {
@@ -21,6 +23,7 @@ const MOVING: Catalogue = {
     Object.entries(CATALOGUE.drills).map(([id, drill]) => [id, { ...drill, moving: true }]),
   ),
 };
+const OWN = `GET /api/lessons/${LESSON.id}/motion`;
 const SOUND = "GET /api/motions/swing?hand=right&school=early-return";
 
 beforeEach(() => {
@@ -48,9 +51,10 @@ describe("what a coach shows", () => {
     expect(closed).toHaveBeenCalled();
   });
 
-  it("is the student's own chain, as strong as it is likely, and one fault alone on a tap", async () => {
+  it("is the student's own swing as measured, and one fault alone on a tap", async () => {
     const calls = serve({
-      "GET /api/motions/swing?fault=sway%3A0.93&hand=right&school=early-return": motionOf(80),
+      [OWN]: { motion: motionOf(80), measured: ["Hip turn", "Backswing time"], height: 178 },
+      [`${SOUND}&height=178`]: motionOf(0),
       "GET /api/motions/swing?fault=sway%3A1.00&hand=right&school=early-return": motionOf(90),
       [SOUND]: motionOf(0),
     });
@@ -58,11 +62,29 @@ describe("what a coach shows", () => {
     show(<ShowStudent lesson={LESSON} entry={LESSON.entry} catalogue={CATALOGUE} onClose={back} />);
     const fault = await screen.findByRole("button", { name: /1\. / });
     await screen.findByLabelText("Time in the movement");
+    expect(screen.getByText(/^As measured: hip turn, backswing time\./)).toBeTruthy();
+    await waitFor(() => expect(calls.some((c) => c.request.includes("height=178"))).toBe(true));
     fireEvent.click(fault);
     await waitFor(() => expect(calls.some((c) => c.request.includes("sway%3A1.00"))).toBe(true));
     expect(fault.getAttribute("aria-pressed")).toBe("true");
     fireEvent.click(screen.getByRole("button", { name: "Back to the lesson" }));
     expect(back).toHaveBeenCalled();
+  });
+
+  it("is how the swing was over how it is, where both were measured in something alike", async () => {
+    const THEN = "GET /api/lessons/then/motion";
+    const own = (sway: number, measured: string[]) => ({ motion: motionOf(sway), measured, height: 175 });
+    serve({ [THEN]: own(90, ["Hip turn", "Head travel"]), [OWN]: own(30, ["Hip turn"]) });
+    show(<ThenAndNowGolfer then="then" now={LESSON} />);
+    await screen.findByText(/^As measured: hip turn\./);
+    expect(document.querySelectorAll("g[opacity='0.35']").length).toBe(1);
+    cleanup();
+    const known: [readonly unknown[], unknown][] = [
+      [queries.ownSwing("then").queryKey, own(90, ["Head travel"])],
+      [queries.ownSwing(LESSON.id, LESSON).queryKey, own(30, ["Hip turn"])],
+    ];
+    show(<ThenAndNowGolfer then="then" now={LESSON} />, { known });
+    expect(document.querySelector("svg")).toBeNull();
   });
 
   it("goes from root to ball, and takes what is possible where nothing is likely", () => {
@@ -80,6 +102,8 @@ describe("what a coach shows", () => {
     const seen = new Set(["Ada", "Bram", "Corin", "Dag", "Elva", "Finn"].map((n) => lookFor(n).id));
     expect(seen.size).toBeGreaterThan(1);
     expect(LOOKS.map((l) => l.id)).toContain(lookFor("").id);
+    expect(lookFor("Petra Lund", "clay").id).toBe("clay");
+    expect(lookFor("Petra Lund", "gone")).toBe(lookFor("Petra Lund"));
   });
 });
 

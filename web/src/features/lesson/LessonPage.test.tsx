@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Feet, LessonEntry, Progress } from "@/api/types";
-import { CATALOGUE, LESSON, NO_SIGNAL, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, NO_SIGNAL, serve, show } from "@/test/fixtures";
 import { counted } from "./changes";
 import { LeftBehind } from "./LeftBehind";
 import LessonPage from "./LessonPage";

@@ -220,12 +220,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           {view === "since" &&
             // Asked for only once everything is saved: an answer on half of the balls would stay.
             (work.state === "saved" ? (
-              <SinceLast
-                lessonId={lesson.id}
-                studentId={lesson.studentId}
-                catalogue={catalogue}
-                onBegin={() => show("before")}
-              />
+              <SinceLast lesson={lesson} catalogue={catalogue} onBegin={() => show("before")} />
             ) : (
               <Loading what="Saving" />
             ))}

@@ -3,7 +3,8 @@ import { useState } from "react";
 import type { Catalogue, Hand, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { FaultGolfer } from "../golfer/FaultGolfer";
-import { lookFor } from "../golfer/looks";
+import { lookOf } from "../golfer/looks";
+import { OwnGolfer } from "../golfer/OwnGolfer";
 import { inOrder } from "./chainShape";
 
 /** The student's own chain in movement, for the student to look at: root first, with what was measured. */
@@ -22,7 +23,6 @@ export default function ShowStudent({
   const [chosen, setChosen] = useState("");
   const one = chain.find((f) => f.id === chosen);
   const label = (id: string) => catalogue.faults.find((f) => f.id === id)?.label ?? id;
-  const shown = one ? { [one.id]: 1 } : Object.fromEntries(chain.map((f) => [f.id, f.probability]));
   return (
     <Dialog.Root open onOpenChange={(open) => !open && onClose()}>
       <Dialog.Portal>
@@ -37,15 +37,21 @@ export default function ShowStudent({
             </Dialog.Close>
           </div>
           <div className="mx-auto w-full max-w-[min(100%,58dvh)]">
-            <FaultGolfer
-              faults={shown}
-              hand={lesson.handedness as Hand}
-              look={lookFor(lesson.studentName)}
-              school={entry.approach.pressure!}
-              said={
-                one ? `${label(one.id)} alone.` : `Your swing: ${chain.map((f) => label(f.id)).join(", ")}.`
-              }
-            />
+            {one ? (
+              <FaultGolfer
+                faults={{ [one.id]: 1 }}
+                hand={lesson.handedness as Hand}
+                look={lookOf(lesson)}
+                school={entry.approach.pressure!}
+                said={`${label(one.id)} alone.`}
+              />
+            ) : (
+              <OwnGolfer
+                lesson={lesson}
+                school={entry.approach.pressure!}
+                said={`Your swing: ${chain.map((f) => label(f.id)).join(", ")}.`}
+              />
+            )}
           </div>
           <ol className="grid content-start gap-3 text-lg">
             {chain.map((fault, i) => {
@@ -77,7 +83,7 @@ export default function ShowStudent({
             <li className="text-soft text-base">
               {one
                 ? "Drawn as if it were fully there. Tap it again for the whole swing."
-                : "The surer a fault, the stronger it is drawn. Tap one to see it alone; the sound swing is behind."}
+                : "Tap one to see it alone; the sound swing is behind."}
             </li>
           </ol>
         </Dialog.Content>

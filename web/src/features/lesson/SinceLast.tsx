@@ -1,27 +1,28 @@
 import { useQuery } from "@tanstack/react-query";
 import { Link } from "react-router";
 import { queries } from "@/api/queries";
-import type { Catalogue, Progress } from "@/api/types";
+import type { Catalogue, Hand, Lesson, Progress } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
+import { ThenAndNow } from "../clip/lazily";
+import { ThenAndNowGolfer } from "../golfer/lazily";
 import { ChangesTable } from "../progress/ChangesTable";
 import { ProposalPanel } from "../progress/ProposalPanel";
 import { Wide } from "@/ui/Wide";
 
 /** How the next lesson opens: what was promised, what was done, what was kept, and what to do with it. */
 export function SinceLast({
-  lessonId,
-  studentId,
+  lesson,
   catalogue,
   onBegin,
 }: {
-  lessonId: string;
-  studentId: string;
+  lesson: Lesson;
   catalogue: Catalogue;
   /** To the first balls of today. */
   onBegin: () => void;
 }) {
+  const { id: lessonId, studentId } = lesson;
   const progress = useQuery(queries.progress(lessonId));
   if (progress.isPending) return <Loading />;
   if (progress.isError) return <Failed error={progress.error} again={() => progress.refetch()} />;
@@ -65,9 +66,20 @@ export function SinceLast({
           </Button>
         </div>
       ) : (
-        <ChangesTable changes={changes} />
+        <>
+          <ThenAndNow
+            then={{ lesson: sinceLesson!, stage: "before" }}
+            now={{ lesson: lessonId, stage: "before" }}
+            hand={lesson.handedness as Hand}
+            catalogue={catalogue}
+          />
+          <ChangesTable changes={changes} />
+        </>
       )}
-      {between.length > 0 && <Practised sums={between} />}
+      <div className="flex flex-wrap gap-x-12 gap-y-4">
+        {between.length > 0 && <Practised sums={between} />}
+        {changes.length > 0 && <ThenAndNowGolfer then={sinceLesson!} now={lesson} />}
+      </div>
       {notes.map((note) => (
         <p key={note} className="text-soft text-sm">
           {note}

@@ -2,14 +2,21 @@ import { Maximize2 } from "lucide-react";
 import { lazy, Suspense, useState } from "react";
 import type { Catalogue, Hand, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
+import { Choice } from "@/ui/Choice";
 import { Empty } from "@/ui/Notice";
-import { lookFor } from "../golfer/looks";
+import { lookOf } from "../golfer/looks";
 import { ChainPicture } from "./ChainPicture";
 import { FaultDetail } from "./FaultDetail";
 import { WhatIf } from "./WhatIf";
 
+const OwnGolfer = lazy(() => import("../golfer/OwnGolfer").then((m) => ({ default: m.OwnGolfer })));
 const FaultGolfer = lazy(() => import("../golfer/FaultGolfer").then((m) => ({ default: m.FaultGolfer })));
 const ShowStudent = lazy(() => import("./ShowStudent"));
+
+const SWINGS = [
+  { id: "alone", label: "This fault, fully there" },
+  { id: "own", label: "Own swing" },
+];
 
 /** Why: the chain from root to ball, each fault opening to its evidence, and what rests on what. */
 export function WhyPanel({
@@ -24,6 +31,7 @@ export function WhyPanel({
   const { diagnosis } = lesson;
   const [chosen, setChosen] = useState<string>();
   const [showing, setShowing] = useState(false);
+  const [swing, setSwing] = useState("alone");
   const shown = diagnosis.faults.filter((f) => f.grade === "likely" || f.grade === "possible");
   const fault =
     shown.find((f) => f.id === chosen) ?? shown.find((f) => f.id === diagnosis.focus[0]) ?? shown[0];
@@ -54,13 +62,20 @@ export function WhyPanel({
           <FaultDetail fault={fault} catalogue={catalogue} />
         </section>
         <Suspense>
-          <FaultGolfer
-            faults={{ [fault.id]: 1 }}
-            hand={lesson.handedness as Hand}
-            look={lookFor(lesson.studentName)}
-            school={entry.approach.pressure!}
-            said={`${label}, fully there.`}
-          />
+          <div className="grid content-start gap-2">
+            <Choice compact label="Swing" value={swing} options={SWINGS} onChange={setSwing} />
+            {swing === "own" ? (
+              <OwnGolfer lesson={lesson} school={entry.approach.pressure!} said="The student's own swing." />
+            ) : (
+              <FaultGolfer
+                faults={{ [fault.id]: 1 }}
+                hand={lesson.handedness as Hand}
+                look={lookOf(lesson)}
+                school={entry.approach.pressure!}
+                said={`${label}, fully there.`}
+              />
+            )}
+          </div>
           {showing && (
             <ShowStudent
               lesson={lesson}

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Diagnosis, LessonEntry } from "@/api/types";
-import { CATALOGUE, LESSON } from "@/testing/fixtures";
+import { CATALOGUE, LESSON } from "@/test/fixtures";
 import { chainShape, WIDTH } from "./chainShape";
 import { pieces, without } from "./evidence";
 

@@ -22,7 +22,7 @@ export function Look({
   block: RunBlock;
   drill: Drill;
 }) {
-  const golfer = { drill, block, hand: today.handedness as Hand, look: lookFor(today.name) };
+  const golfer = { drill, block, hand: today.handedness as Hand, look: lookFor(today.name, today.look) };
   if (first && !free && drill.moving) {
     return (
       <div className="grid gap-1">
@@ -75,7 +75,11 @@ export function HowItGoes({
     <details onToggle={(e) => setOpen(e.currentTarget.open)}>
       <summary className="text-soft min-h-11 cursor-pointer py-2">How it goes</summary>
       {open && drill.moving && !first && (
-        <BlockGolfer {...{ drill, block }} hand={today.handedness as Hand} look={lookFor(today.name)} />
+        <BlockGolfer
+          {...{ drill, block }}
+          hand={today.handedness as Hand}
+          look={lookFor(today.name, today.look)}
+        />
       )}
       <dl className="grid gap-2 pb-2">
         <Told term="Set-up" text={drill.setUp} />

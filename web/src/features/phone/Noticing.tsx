@@ -5,6 +5,9 @@ import { inDigits } from "@/ui/number";
 import { scaleOf, type Scales, toMetric, toSaid } from "@/ui/units";
 import { isRight, MOST, type Notice, rightOf } from "../drill/notice";
 
+/** So many letters of all answers stand beside each other on a phone. */
+const IN_ONE_ROW = 26;
+
 /** What the drill asks to be noticed in the set just done, and at once whether that is it; may be left out. */
 export function Noticing({
   notice,
@@ -43,7 +46,14 @@ export function Noticing({
           </IconButton>
         </div>
       ) : (
-        <Choice label={notice.question} value={said} options={notice.answers} onChange={onSay} />
+        <Choice
+          label={notice.question}
+          value={said}
+          options={notice.answers}
+          // Long answers would break the row anywhere.
+          columns={notice.answers.map((a) => a.label).join("").length > IN_ONE_ROW ? 1 : undefined}
+          onChange={onSay}
+        />
       )}
       <p role="status" className="text-soft text-sm">
         {right === true && "That is it."}

@@ -43,6 +43,9 @@ export default function TodayPage() {
           <Link to="/today/feet" className="inline-flex min-h-11 items-center">
             Tell what the feet feel
           </Link>
+          <Link to="/today/film" className="ml-6 inline-flex min-h-11 items-center">
+            Send a swing
+          </Link>
         </p>
       )}
       <OwnNotes />
@@ -175,7 +178,7 @@ function Day({
             drill={drill}
             block={main}
             hand={today.handedness as Hand}
-            look={lookFor(today.name)}
+            look={lookFor(today.name, today.look)}
           />
           <p>{drill.feel}</p>
         </div>

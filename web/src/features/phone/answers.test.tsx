@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Catalogue, Me } from "@/api/types";
 import { plusDays, today } from "@/calendar/dates";
-import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/testing/fixtures";
+import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/test/fixtures";
 import CardPage from "./CardPage";
 import { Letters } from "./letters";
 import { Outbox } from "./outbox";

@@ -1,7 +1,7 @@
 import { newId } from "@/api/newId";
 import { act, cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
-import { block, serve, show, SIGNED_IN } from "@/testing/fixtures";
+import { block, serve, show, SIGNED_IN } from "@/test/fixtures";
 import { Outbox } from "./outbox";
 import { emptyEntry, withMarks } from "./session";
 import { Waiting } from "./Waiting";

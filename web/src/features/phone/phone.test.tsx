@@ -3,7 +3,7 @@ import type { ReactElement } from "react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Me } from "@/api/types";
 import { longDay, plusDays, today } from "@/calendar/dates";
-import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/testing/fixtures";
+import { block, CATALOGUE, meWith, serve, show, SIGNED_IN } from "@/test/fixtures";
 import ClimbPage from "./ClimbPage";
 import { Rest } from "./Rest";
 import RunnerPage from "./RunnerPage";

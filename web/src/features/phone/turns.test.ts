@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { block, CATALOGUE } from "@/testing/fixtures";
+import { block, CATALOGUE } from "@/test/fixtures";
 import { asidesOf, below, firstTen } from "./asides";
 import { following, firstOpen, placeIn, type RunBlock } from "./session";
 import { speedsAround } from "./SetQuestions";

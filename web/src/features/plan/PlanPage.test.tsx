@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, render, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { StoredPlan } from "@/api/types";
-import { block, CATALOGUE, LESSON, serve, show } from "@/testing/fixtures";
+import { block, CATALOGUE, LESSON, serve, show } from "@/test/fixtures";
 import { plusDays, today } from "@/calendar/dates";
 import { FocusKeeper } from "@/ui/FocusKeeper";
 import PlanPage from "./PlanPage";

@@ -71,7 +71,7 @@ export default function SheetPage() {
               <p>
                 <strong>{drill.name}.</strong> {drill.action}
               </p>
-              <PoseStrip motion={motion} hand={hand} most={6} />
+              <PoseStrip motion={motion} hand={hand} look={sheet.look} most={6} />
             </article>
           ))}
         </section>

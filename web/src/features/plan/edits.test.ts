@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { block } from "@/testing/fixtures";
+import { block } from "@/test/fixtures";
 import {
   chose,
   countOf,

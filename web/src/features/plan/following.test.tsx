@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Plan } from "@/api/types";
-import { serve, show } from "@/testing/fixtures";
+import { serve, show } from "@/test/fixtures";
 import { GateSetting } from "./GateSetting";
 import { LaidAgain } from "./LaidAgain";
 

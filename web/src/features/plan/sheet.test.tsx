@@ -1,7 +1,7 @@
 import { cleanup, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Plan, StoredPlan } from "@/api/types";
-import { block, CATALOGUE, LESSON, serve, show, meWith } from "@/testing/fixtures";
+import { block, CATALOGUE, LESSON, serve, show, meWith } from "@/test/fixtures";
 import SheetPage from "./SheetPage";
 import { plusDays, today } from "@/calendar/dates";
 import { cueCard, sheetOf, weeksOf } from "./sheetShape";

@@ -5,6 +5,7 @@ import { makePdf, pictureFor } from "@/ui/pdf";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { VIEWS } from "../golfer/camera";
 import { GolferPicture } from "../golfer/GolferPicture";
+import type { Look } from "../golfer/looks";
 import { type Motion, posesOf } from "../golfer/motion";
 import { type CueCard, type Sheet, type SheetDay, type SheetLine, type Shown, STOPPED } from "./sheetShape";
 
@@ -47,7 +48,7 @@ function sheetDocument(sheet: Sheet, moving: Moving[], hand: Hand): TDocumentDef
       ...(week === 0 && sheet.cautions.length > 0
         ? [{ ul: sheet.cautions, fontSize: 9, margin: [0, 8, 0, 0] } as Content]
         : []),
-      ...(week === sheet.weeks.length - 1 ? moving.map((one) => strip(one, hand)) : []),
+      ...(week === sheet.weeks.length - 1 ? moving.map((one) => strip(one, hand, sheet.look)) : []),
       ...(week === sheet.weeks.length - 1 && sheet.card ? [card(sheet.card)] : []),
     ]),
   };
@@ -56,7 +57,7 @@ function sheetDocument(sheet: Sheet, moving: Moving[], hand: Hand): TDocumentDef
 const POSES = 6;
 
 /** A drill's movement as poses side by side. */
-function strip({ drill, motion }: Moving, hand: Hand): Content {
+function strip({ drill, motion }: Moving, hand: Hand, look: Look): Content {
   return {
     stack: [
       { text: [{ text: `${drill.name}. `, bold: true }, drill.action], margin: [0, 10, 0, 2] },
@@ -65,7 +66,13 @@ function strip({ drill, motion }: Moving, hand: Hand): Content {
           stack: [
             {
               svg: pictureFor(
-                <GolferPicture paper drawn={[{ motion, seconds: m.time }]} hand={hand} view={VIEWS.face} />,
+                <GolferPicture
+                  paper
+                  drawn={[{ motion, seconds: m.time }]}
+                  hand={hand}
+                  view={VIEWS.face}
+                  look={look}
+                />,
               ),
               width: 80,
             },

@@ -1,12 +1,14 @@
 import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/types";
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { instruction } from "../drill/instruction";
+import { type Look, lookOf } from "../golfer/looks";
 import { dose, halfStepOf, speedOf } from "./dose";
 import { isStopped } from "./stopped";
 
 /** The plan on paper, in words: the same for the page, the printer and the file. */
 export type Sheet = {
   student: string;
+  look: Look;
   focus: string;
   nextLesson: string;
   weeks: SheetDay[][];
@@ -35,6 +37,7 @@ export function sheetOf(lesson: Lesson, stored: StoredPlan, catalogue: Catalogue
   const fault = (f: string) => catalogue.faults.find((x) => x.id === f)?.label ?? f;
   return {
     student: lesson.studentName,
+    look: lookOf(lesson),
     focus: lesson.focus.map(fault).join(", then "),
     nextLesson,
     weeks: weeksOf(plan, from).map((days) => days.map((day) => sheetDay(day, stored, catalogue))),

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Wire } from "@/api/types";
-import { CATALOGUE, LESSON, show } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, show } from "@/test/fixtures";
 import { MeasuredTable } from "./MeasuredTable";
 
 const swing = (number: number, share: number): Wire["SwingView"] => ({

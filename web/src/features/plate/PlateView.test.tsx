@@ -1,7 +1,7 @@
 import { act, cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Wire } from "@/api/types";
-import { CATALOGUE, LESSON, serve, show, SIGNED_IN } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, serve, show, SIGNED_IN } from "@/test/fixtures";
 import LessonPage from "../lesson/LessonPage";
 
 /** What the page listens to; the last one opened. */

@@ -27,8 +27,8 @@ export function TracePicture({
   seconds: number;
   onScrub: (seconds: number) => void;
   chosen?: string;
-  /** A moment was dragged; called once, where it was let go. */
-  onMove: (id: string, seconds: number) => void;
+  /** A moment was dragged; called once, where it was let go. Without it none can be. */
+  onMove?: (id: string, seconds: number) => void;
 }) {
   const svg = useRef<SVGSVGElement>(null);
   const dragged = useRef<string>(undefined);
@@ -55,7 +55,7 @@ export function TracePicture({
       }}
       onPointerMove={(e) => e.buttons > 0 && onScrub(secondsAt(e))}
       onPointerUp={(e) => {
-        if (dragged.current) onMove(dragged.current, secondsAt(e));
+        if (dragged.current) onMove?.(dragged.current, secondsAt(e));
         dragged.current = undefined;
       }}
       onPointerCancel={() => (dragged.current = undefined)}
@@ -112,7 +112,11 @@ export function TracePicture({
         const place = x(axis.at(m.time));
         const value = valueAt(curve.trailShare, curve.step, m.time);
         return (
-          <g key={m.id} className="cursor-ew-resize" onPointerDown={() => (dragged.current = m.id)}>
+          <g
+            key={m.id}
+            className={onMove && "cursor-ew-resize"}
+            onPointerDown={() => onMove && (dragged.current = m.id)}
+          >
             <rect
               x={place - 9}
               y={BOX.top - 14}

@@ -1,7 +1,7 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, expect, it } from "vitest";
 import type { Thread } from "@/api/types";
-import { CATALOGUE } from "@/testing/fixtures";
+import { CATALOGUE } from "@/test/fixtures";
 import { FeltSoles } from "./FeltSoles";
 
 afterEach(cleanup);

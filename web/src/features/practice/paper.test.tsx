@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { StoredPlan } from "@/api/types";
-import { block, CATALOGUE, LESSON, serve, show, meWith } from "@/testing/fixtures";
+import { block, CATALOGUE, LESSON, serve, show, meWith } from "@/test/fixtures";
 import { asPlanned, isBlank, NOTHING, ticked } from "./paper";
 import PaperPage from "./PaperPage";
 

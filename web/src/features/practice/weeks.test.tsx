@@ -1,6 +1,6 @@
 import { cleanup, render, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it } from "vitest";
-import { CATALOGUE } from "@/testing/fixtures";
+import { CATALOGUE } from "@/test/fixtures";
 import { toldIn } from "./toldIn";
 import { daysOf, type Session, weeksOf } from "./weeks";
 import { Weeks } from "./Weeks";

@@ -1,11 +1,12 @@
 import { useQuery } from "@tanstack/react-query";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { Link, useParams, useSearchParams } from "react-router";
 import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Compare, Hand, Thread } from "@/api/types";
 import { longDay, shortDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Choice } from "@/ui/Choice";
+import { ThenAndNow } from "../clip/lazily";
 import { ShareStrip } from "../feet/ShareStrip";
 import { Soles } from "../feet/Soles";
 import { TallyBars } from "./TallyBars";
@@ -70,7 +71,14 @@ export default function ComparePage() {
           compared={compared.data}
           catalogue={catalogue.data}
           hand={student.data.profile.handedness as Hand}
-        />
+        >
+          <ThenAndNow
+            then={{ lesson: first, stage: firstAt }}
+            now={{ lesson: second, stage: secondAt }}
+            hand={student.data.profile.handedness as Hand}
+            catalogue={catalogue.data}
+          />
+        </Moments>
       )}
     </div>
   );
@@ -118,7 +126,17 @@ function sameTwice({ first, second }: Compare): boolean {
   );
 }
 
-function Moments({ compared, catalogue, hand }: { compared: Compare; catalogue: Catalogue; hand: Hand }) {
+function Moments({
+  compared,
+  catalogue,
+  hand,
+  children,
+}: {
+  compared: Compare;
+  catalogue: Catalogue;
+  hand: Hand;
+  children: ReactNode;
+}) {
   const { first, second, done, changes, notes } = compared;
   const telling = (change: Change) => change.concerns || told(change.comparison);
   const untold = changes.filter((change) => !telling(change));
@@ -168,6 +186,7 @@ function Moments({ compared, catalogue, hand }: { compared: Compare; catalogue: 
         </section>
         <TallyBars then={first.shots} now={second.shots} catalogue={catalogue} />
       </div>
+      {children}
       <Feet first={first} second={second} catalogue={catalogue} hand={hand} />
     </>
   );

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, within } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Compare, Progress, Thread, Wire } from "@/api/types";
-import { CATALOGUE, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, serve, show } from "@/test/fixtures";
 import ComparePage from "./ComparePage";
 import { ProposalPanel } from "./ProposalPanel";
 import ProposalsPage from "./ProposalsPage";

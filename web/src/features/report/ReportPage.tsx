@@ -1,5 +1,6 @@
 import { useMutation, useQuery } from "@tanstack/react-query";
 import { FileDown, Printer } from "lucide-react";
+import type { ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import { Problem } from "@/api/client";
 import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
@@ -10,6 +11,7 @@ import { STOPPED } from "../plan/sheetShape";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import { type Report, reportOf } from "./reportShape";
 import { Title } from "@/ui/Title";
+import { ThenAndNow } from "../clip/lazily";
 import { BlockGolfer } from "../golfer/lazily";
 
 /** One page on how it goes, to print or to send. */
@@ -32,7 +34,16 @@ export default function ReportPage() {
   return (
     <div className="sheet mx-auto max-w-[50rem]">
       <Tools report={report} lessonId={id} />
-      <ReportSheet report={report} />
+      <ReportSheet report={report}>
+        {progress.data.sinceLesson && (
+          <ThenAndNow
+            then={{ lesson: progress.data.sinceLesson, stage: "before" }}
+            now={{ lesson: id, stage: "before" }}
+            hand={report.hand}
+            catalogue={catalogue.data}
+          />
+        )}
+      </ReportSheet>
     </div>
   );
 }
@@ -60,7 +71,7 @@ function Tools({ report, lessonId }: { report: Report; lessonId: string }) {
   );
 }
 
-function ReportSheet({ report }: { report: Report }) {
+function ReportSheet({ report, children }: { report: Report; children: ReactNode }) {
   const { next } = report;
   return (
     <article className="grid gap-4">
@@ -95,6 +106,7 @@ function ReportSheet({ report }: { report: Report }) {
             ))}
           </ul>
           {report.rest && <p>{report.rest}</p>}
+          {children}
           {report.thread && (
             <figure className="mt-2">
               <figcaption className="text-soft text-sm">
@@ -115,7 +127,13 @@ function ReportSheet({ report }: { report: Report }) {
               <li key={step.text} className="grid content-start gap-1 text-center leading-snug">
                 {step.drill && (
                   <span className="mx-auto w-32">
-                    <BlockGolfer still drill={step.drill} block={step} hand={report.hand} />
+                    <BlockGolfer
+                      still
+                      drill={step.drill}
+                      block={step}
+                      hand={report.hand}
+                      look={report.look}
+                    />
                   </span>
                 )}
                 <span className={step.stopped ? "line-through" : ""}>{step.text}</span>{" "}

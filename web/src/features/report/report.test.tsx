@@ -1,7 +1,7 @@
 import { cleanup, screen } from "@testing-library/react";
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Progress, Thread } from "@/api/types";
-import { CATALOGUE, LESSON, meWith, block, serve, show } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, meWith, block, serve, show } from "@/test/fixtures";
 import ReportPage from "./ReportPage";
 import { reportOf } from "./reportShape";
 

@@ -3,10 +3,12 @@ import { longDay } from "@/calendar/dates";
 import { sheetOf } from "../plan/sheetShape";
 import { mostTold, type Series } from "../progress/threadShape";
 import { inOrder, told } from "../progress/verdicts";
+import { type Look, lookOf } from "../golfer/looks";
 
 export type Report = {
   student: string;
   hand: Hand;
+  look: Look;
   day: string;
   /** What is worked on, each with what it is in plain words. */
   faults: { name: string; what: string }[];
@@ -44,6 +46,7 @@ export function reportOf(
   return {
     student: lesson.studentName,
     hand: lesson.handedness as Hand,
+    look: lookOf(lesson),
     day: longDay(lesson.heldOn),
     faults: faults.flatMap((id) =>
       catalogue.faults.filter((f) => f.id === id).map((f) => ({ name: f.label, what: f.what })),

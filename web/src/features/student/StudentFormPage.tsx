@@ -12,21 +12,14 @@ import { Choice } from "@/ui/Choice";
 import { Field } from "@/ui/Field";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
-import { NumberField } from "@/ui/NumberField";
+import { MetricField } from "@/ui/MetricField";
 import { OtherCoaches } from "../academy/OtherCoaches";
 import { PasswordSheet } from "./InviteSheet";
 import { RecordTools } from "./RecordTools";
+import { LookChoice } from "./LookChoice";
+import { Grounds, WeekFields } from "./WeekFields";
 import { Title } from "@/ui/Title";
-
-const DAYS = [
-  { id: "mon", label: "Monday" },
-  { id: "tue", label: "Tuesday" },
-  { id: "wed", label: "Wednesday" },
-  { id: "thu", label: "Thursday" },
-  { id: "fri", label: "Friday" },
-  { id: "sat", label: "Saturday" },
-  { id: "sun", label: "Sunday" },
-];
+import { scaleOf } from "@/ui/units";
 
 const NEW: StudentProfile = {
   name: "",
@@ -52,6 +45,8 @@ const PARTS: Record<string, string> = {
   flags: "joints to take care of",
   kit: "the kit",
   week: "the week",
+  height: "the height",
+  look: "the golfer's look",
 };
 
 function inWords(path: string): string {
@@ -107,6 +102,7 @@ function StudentForm({
   catalogue: Catalogue;
 }) {
   const [profile, setProfile] = useState(initial);
+  const length = scaleOf(catalogue.scales, "cm");
   const navigate = useNavigate();
   const client = useQueryClient();
   const meanwhile = useMeanwhile({ value: initial, version });
@@ -201,6 +197,25 @@ function StudentForm({
               onChange={(shoes) => set({ shoes })}
             />
           </Labelled>
+          <Field label="Height" hint="Gives films their scale." error={wrong("height")}>
+            {(p) => (
+              <span className="flex items-center gap-2">
+                <MetricField
+                  {...p}
+                  value={profile.height ?? null}
+                  lowest={100}
+                  highest={230}
+                  decimals={1}
+                  scale={length}
+                  onChange={(height) => set({ height: height ?? undefined })}
+                />
+                {length.unit}
+              </span>
+            )}
+          </Field>
+          <Labelled label="Golfer">
+            <LookChoice profile={profile} onChange={(look) => set({ look })} />
+          </Labelled>
           <Labelled label="Units">
             <Choice
               label="Units"
@@ -249,52 +264,6 @@ function StudentForm({
   );
 }
 
-/** What the places of the week have underfoot: some drills need grass, some shoes slip on a floor. */
-function Grounds({
-  profile,
-  catalogue,
-  onChange,
-}: {
-  profile: StudentProfile;
-  catalogue: Catalogue;
-  onChange: (grounds: Record<string, string>) => void;
-}) {
-  const used = catalogue.places.filter((p) =>
-    Object.values(profile.week).some((slot) => slot.place === p.id && slot.minutes > 0),
-  );
-  if (used.length === 0) return null;
-  const grounds = profile.grounds ?? {};
-  return (
-    <fieldset className="grid gap-1">
-      <legend className="font-semibold">Underfoot</legend>
-      <div className="flex flex-wrap gap-4">
-        {used.map((place) => (
-          <label key={place.id} className="grid">
-            <span className="text-soft text-sm">{place.label}</span>
-            <select
-              className="min-h-11"
-              value={grounds[place.id] ?? ""}
-              onChange={(e) => {
-                const others = Object.entries(grounds).filter(([id]) => id !== place.id);
-                onChange(
-                  Object.fromEntries(e.target.value ? [...others, [place.id, e.target.value]] : others),
-                );
-              }}
-            >
-              <option value="">as usual there</option>
-              {catalogue.grounds.map((g) => (
-                <option key={g.id} value={g.id}>
-                  {g.label}
-                </option>
-              ))}
-            </select>
-          </label>
-        ))}
-      </div>
-    </fieldset>
-  );
-}
-
 function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
   return (
     <div className="grid justify-items-start gap-1">
@@ -303,67 +272,6 @@ function Labelled({ label, children }: { label: string; children: React.ReactNod
       </span>
       {children}
     </div>
-  );
-}
-
-function WeekFields({
-  week,
-  places,
-  onChange,
-  error,
-}: {
-  week: StudentProfile["week"];
-  places: Catalogue["places"];
-  onChange: (week: StudentProfile["week"]) => void;
-  error?: string;
-}) {
-  const set = (day: string, minutes: number, place: string) => {
-    const next = { ...week };
-    if (minutes > 0) next[day] = { minutes, place };
-    else delete next[day];
-    onChange(next);
-  };
-  return (
-    <fieldset className="grid gap-1">
-      <legend className="mb-1 font-semibold">Time to practise</legend>
-      {DAYS.map((day) => {
-        const slot = week[day.id];
-        return (
-          <div key={day.id} className="flex flex-wrap items-center gap-2">
-            <span className="w-28">{day.label}</span>
-            <NumberField
-              lowest={0}
-              highest={300}
-              unit="min"
-              aria-label={`Minutes on ${day.label}`}
-              className="w-24"
-              value={slot?.minutes ?? null}
-              placeholder="–"
-              onChange={(minutes) => set(day.id, minutes ?? 0, slot?.place ?? "home")}
-            />
-            <span className="text-soft">min</span>
-            {slot && (
-              <select
-                aria-label={`Place on ${day.label}`}
-                value={slot.place}
-                onChange={(e) => set(day.id, slot.minutes, e.target.value)}
-              >
-                {places.map((place) => (
-                  <option key={place.id} value={place.id}>
-                    {place.label}
-                  </option>
-                ))}
-              </select>
-            )}
-          </div>
-        );
-      })}
-      {error && (
-        <p role="alert" className="text-alert font-semibold">
-          {error}
-        </p>
-      )}
-    </fieldset>
   );
 }
 

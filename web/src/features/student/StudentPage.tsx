@@ -5,8 +5,9 @@ import { api } from "@/api/client";
 import { LESSONS, queries, useCatalogue } from "@/api/queries";
 import type { Catalogue, Hand, Lesson, StudentProfile, Thread } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
-import { longDay } from "@/calendar/dates";
+import { longDay, today } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
+import { SentFilms } from "../clip/SentFilms";
 import { PracticePanel } from "../practice/PracticePanel";
 import { WantedSwing } from "../golfer/WantedSwing";
 import { ThreadPicture } from "../progress/ThreadPicture";
@@ -38,6 +39,7 @@ export default function StudentPage() {
   if (thread.isError) return <Failed error={thread.error} again={() => thread.refetch()} />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   const profile = student.data.profile;
+  const open = thread.data.knots.filter((k) => k.heldOn === today()).at(-1);
 
   return (
     <div className="grid gap-6">
@@ -76,7 +78,16 @@ export default function StudentPage() {
             Approach
           </ButtonLink>
           {!student.data.signedUp && own && <InviteSheet studentId={id} name={profile.name} />}
-          <Button weight="main" disabled={begin.isPending} onClick={() => begin.mutate()}>
+          {open && (
+            <ButtonLink to={`/lessons/${open.lessonId}`} weight="main">
+              Today’s lesson
+            </ButtonLink>
+          )}
+          <Button
+            weight={open ? undefined : "main"}
+            disabled={begin.isPending}
+            onClick={() => begin.mutate()}
+          >
             Begin a lesson
           </Button>
         </div>
@@ -92,11 +103,14 @@ export default function StudentPage() {
         <>
           <ThreadPicture thread={thread.data} studentId={id} />
           <div className="grid gap-10 lg:grid-cols-[1fr_1.4fr]">
-            <LessonList
-              thread={thread.data}
-              catalogue={catalogue.data}
-              onEarlier={() => setLast(last + LESSONS)}
-            />
+            <div>
+              <LessonList
+                thread={thread.data}
+                catalogue={catalogue.data}
+                onEarlier={() => setLast(last + LESSONS)}
+              />
+              <SentFilms studentId={id} />
+            </div>
             <PracticePanel
               studentId={id}
               catalogue={catalogue.data}

@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/re
 import { afterEach, describe, expect, it, vi } from "vitest";
 import type { Practice, RosterLine, StudentProfile, Thread } from "@/api/types";
 import { plusDays, today } from "@/calendar/dates";
-import { CATALOGUE, LESSON, serve, show, showRoutes } from "@/testing/fixtures";
+import { CATALOGUE, LESSON, serve, show, showRoutes } from "@/test/fixtures";
 import RosterPage from "./RosterPage";
 import StudentFormPage from "./StudentFormPage";
 import StudentPage from "./StudentPage";
@@ -75,6 +75,7 @@ describe("a student's details", () => {
     fireEvent.change(await screen.findByLabelText("Name"), { target: { value: "Ferris" } });
     fireEvent.click(screen.getByRole("radio", { name: "Left-handed" }));
     fireEvent.click(screen.getByLabelText("Knee"));
+    fireEvent.click(screen.getByLabelText("Brick shirt"));
     fireEvent.change(screen.getByLabelText("Minutes on Saturday"), { target: { value: "60" } });
     fireEvent.change(screen.getByLabelText("Place on Saturday"), { target: { value: "range" } });
     fireEvent.change(screen.getByLabelText("Minutes on Monday"), { target: { value: "20" } });
@@ -85,6 +86,7 @@ describe("a student's details", () => {
     expect(sent.week).toEqual({ sat: { minutes: 60, place: "range" } });
     expect(sent.flags).toEqual(["knee"]);
     expect(sent.handedness).toBe("left");
+    expect(sent.look).toBe("clay");
   });
 
   it("asks before what was changed is left, not after it was saved", async () => {

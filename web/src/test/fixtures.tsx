@@ -371,7 +371,7 @@ export function serve(answers: Record<string, unknown | ((body: unknown) => unkn
   return calls;
 }
 
-type Where = { path?: string; at?: string; others?: string[]; known?: [string[], unknown][] };
+type Where = { path?: string; at?: string; others?: string[]; known?: [readonly unknown[], unknown][] };
 
 /** Shows a page at an address, with its own router and query client. */
 export function show(element: ReactElement, { path = "/", at = path, others = [], known = [] }: Where = {}) {

@@ -1,0 +1,323 @@
+import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
+import type { Catalogue, Lesson, Wire } from "@/api/types";
+import { CATALOGUE, LESSON, serve, show, SIGNED_IN } from "@/test/fixtures";
+import { clipPoints, foundSwing, keptClip, MOMENTS, READINGS } from "@/test/filmed";
+import { motionOf } from "@/test/motion";
+import ClipView from "./ClipView";
+import { NoFilm } from "./film";
+import type { Found } from "./finding";
+import ThenAndNow from "./ThenAndNow";
+
+/** What the next film holds. */
+let next: () => Promise<Found>;
+vi.mock("./finding", () => ({ findSwing: () => next() }));
+
+const catalogue: Catalogue = {
+  ...CATALOGUE,
+  checkpoints: [
+    { id: "address", label: "Address", brief: "Address" },
+    { id: "top", label: "Top", brief: "Top" },
+    { id: "impact", label: "Impact", brief: "Impact" },
+  ],
+  measures: [
+    {
+      ...CATALOGUE.measures[0]!,
+      id: "pelvis-drift",
+      label: "Pelvis travel away from the target",
+      unit: "cm",
+    },
+  ],
+};
+const ID = LESSON.id;
+const view = (clips: Wire["ClipView"][], part: Partial<Wire["ClipsView"]> = {}): Wire["ClipsView"] => ({
+  clips,
+  height: 178,
+  ...part,
+});
+const read: Wire["TrackView"] = {
+  view: "face-on",
+  scale: { from: "height", pixelsPerCentimetre: 2, uncertainty: 0.03 },
+  moments: MOMENTS,
+  readings: READINGS,
+  warnings: [],
+};
+const SERVED = {
+  "GET /api/session": { ...SIGNED_IN, demo: [] },
+  [`GET /api/lessons/${ID}`]: LESSON,
+  [`GET /api/lessons/${ID}/clips`]: view([]),
+  [`GET /api/lessons/${ID}/earlier-clips`]: [],
+  "POST /api/tracks/read": read,
+  "GET /api/clips/c1/points": clipPoints,
+  "GET /api/clips/c0/points": clipPoints,
+};
+
+beforeEach(() => {
+  next = async () => foundSwing();
+  URL.createObjectURL = () => "blob:picture";
+  URL.revokeObjectURL = () => {};
+});
+afterEach(() => {
+  cleanup();
+  vi.unstubAllGlobals();
+});
+
+function open(served: Record<string, unknown> = {}, lesson: Lesson = LESSON) {
+  const calls = serve({ ...SERVED, ...served });
+  show(<ClipView lesson={lesson} catalogue={catalogue} saved stage="before" onStage={() => {}} />);
+  return calls;
+}
+
+const film = async (name = "swing.mp4") => {
+  const input = await screen.findByLabelText("Film of a swing", { selector: "input" });
+  fireEvent.change(input, { target: { files: [new File(["film"], name)] } });
+};
+const bodies = (calls: ReturnType<typeof serve>, request: string) =>
+  calls.filter((c) => c.request === request).map((c) => c.body as Record<string, never>);
+
+describe("a film of a lesson", () => {
+  it("is read as it was found, and kept with what was read", async () => {
+    const calls = open({ [`POST /api/lessons/${ID}/clips`]: view([keptClip()]) });
+    expect(await screen.findByText("A phone on a stand, hip high, is enough.")).toBeTruthy();
+    await film();
+    fireEvent.click(await screen.findByRole("button", { name: "Keep" }));
+    expect(await screen.findByText("1 kept")).toBeTruthy();
+    const sent = bodies(calls, `POST /api/lessons/${ID}/clips`)[0] as unknown as {
+      stage: string;
+      name: string;
+      track: { view: string; height: number; frames: number[][][] };
+    };
+    expect(sent).toMatchObject({ stage: "before", name: "swing.mp4" });
+    expect(sent.track).toMatchObject({ view: "face-on", height: 178 });
+    expect(sent.track.frames).toHaveLength(40);
+    expect(screen.getByRole("heading", { name: "Clip 1, face on" })).toBeTruthy();
+  });
+
+  it("is kept once even if its pictures do not arrive", async () => {
+    const agreed = { on: "2026-11-20", by: "Ferris himself" };
+    const calls = open({ [`POST /api/lessons/${ID}/clips`]: view([keptClip()], { agreed }) });
+    await film();
+    fireEvent.click(await screen.findByRole("button", { name: "Keep" }));
+    expect(await screen.findByRole("button", { name: /again/i })).toBeTruthy();
+    expect(screen.queryByRole("button", { name: "Keep" })).toBeNull();
+    expect(bodies(calls, `POST /api/lessons/${ID}/clips`)).toHaveLength(1);
+  });
+
+  it("shows at its top what was read, and never what was read of the film before", async () => {
+    open();
+    await film();
+    expect(await screen.findByRole("img", { name: /1\.20 s, pelvis 9 cm/ })).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Throw away" }));
+    let answer: (read: unknown) => void = () => {};
+    serve({ ...SERVED, "POST /api/tracks/read": () => new Promise((r) => (answer = r)) });
+    next = async () => foundSwing({ id: 2 });
+    await film();
+    await waitFor(() => expect(answer).not.toBe(undefined));
+    expect(screen.queryByRole("img", { name: /pelvis 9 cm/ })).toBeNull();
+    answer(undefined);
+  });
+
+  it("says what is wrong with a file, and asks for another", async () => {
+    next = async () => {
+      throw new NoFilm("Nobody is to be seen in this film.");
+    };
+    open();
+    await film();
+    expect((await screen.findByRole("alert")).textContent).toContain("Nobody is to be seen");
+    expect(screen.queryByRole("button", { name: "Keep" })).toBeNull();
+    expect(screen.getByText("A phone on a stand, hip high, is enough.")).toBeTruthy();
+  });
+
+  it("says that it was turned, and what makes it useless before anything of it", async () => {
+    next = async () => foundSwing({ turned: 90 });
+    open({
+      "POST /api/tracks/read": {
+        ...read,
+        moments: [],
+        readings: [],
+        warnings: [{ code: "no-swing", text: "No way down of the hands." }],
+      },
+    });
+    await film();
+    expect(await screen.findByText("The film did not stand upright and was turned.")).toBeTruthy();
+    expect(screen.getByText("No way down of the hands.")).toBeTruthy();
+    expect((screen.getByRole("button", { name: "Keep" }) as HTMLButtonElement).disabled).toBe(true);
+  });
+
+  it("asks for its speed only where the clock seems wrong", async () => {
+    open({
+      "POST /api/tracks/read": { ...read, warnings: [{ code: "slow-motion", text: "Over three seconds." }] },
+    });
+    await film();
+    expect(await screen.findByLabelText("Speed")).toBeTruthy();
+    cleanup();
+    open();
+    await film();
+    await screen.findByRole("button", { name: "Keep" });
+    expect(screen.queryByLabelText("Speed")).toBeNull();
+  });
+
+  it("is read again with a point where it was dragged, and as it was found after that", async () => {
+    const calls = open();
+    await film();
+    const hip = await screen.findByRole("button", { name: /^left hip/ });
+    fireEvent.keyDown(hip, { key: "ArrowRight" });
+    fireEvent.keyDown(hip, { key: "Tab" });
+    await waitFor(() => expect(bodies(calls, "POST /api/tracks/read")).toHaveLength(2));
+    const [found, dragged] = bodies(calls, "POST /api/tracks/read") as unknown as { frames: number[][][] }[];
+    const hips = (track: { frames: number[][][] }) => track.frames[24]![9]![0]!;
+    expect(hips(dragged!) - hips(found!)).toBeCloseTo(1, 1);
+    fireEvent.click(await screen.findByRole("button", { name: "Points as they were found" }));
+    await waitFor(() =>
+      expect(screen.queryByRole("button", { name: "Points as they were found" })).toBeNull(),
+    );
+  });
+
+  it("takes impact from the strike that is heard, unless it is set by hand", async () => {
+    // A crack 60 ms after where the hands are back.
+    const samples = new Float32Array(16_000 * 3).map((_, i) => 0.001 * Math.sin(i * i));
+    for (let i = 0; i < 300; i++) samples[Math.round(1.57 * 16_000) + i] = 0.5 * Math.sin(i * i);
+    next = async () => foundSwing({ sound: { samples, rate: 16_000, from: 0 } });
+    const calls = open();
+    await film();
+    expect(await screen.findByText("Impact is where the strike is heard.")).toBeTruthy();
+    const asked = bodies(calls, "POST /api/tracks/read") as unknown as { moments: { impact?: number } }[];
+    expect(asked[0]!.moments.impact).toBeUndefined();
+    expect(asked[1]!.moments.impact).toBeCloseTo(1.56, 2);
+    fireEvent.click(await screen.findByRole("button", { name: /^Impact/ }));
+    fireEvent.change(screen.getByRole("slider"), { target: { value: "29" } });
+    fireEvent.click(screen.getByRole("button", { name: "Impact is here" }));
+    await waitFor(() => expect(screen.queryByText("Impact is where the strike is heard.")).toBeNull());
+    expect((asked.at(-1) ?? asked[0]!).moments.impact).toBeDefined();
+  });
+
+  it("stands beside the wanted swing, or under it", async () => {
+    open({ "GET /api/motions/swing?hand=right&school=early-return": motionOf(0) });
+    await film();
+    fireEvent.change(await screen.findByLabelText("Against"), { target: { value: "wanted" } });
+    expect(await screen.findByRole("img", { name: "The wanted swing" })).toBeTruthy();
+    expect(screen.getByText("swing.mp4", { selector: "p" })).toBeTruthy();
+    fireEvent.click(screen.getByRole("radio", { name: "Laid over" }));
+    expect(screen.queryByText("swing.mp4", { selector: "p" })).toBeNull();
+    expect(screen.getByRole("img", { name: "The wanted swing" })).toBeTruthy();
+  });
+});
+
+describe("a kept clip", () => {
+  const kept = { [`GET /api/lessons/${ID}/clips`]: view([keptClip()]) };
+
+  it("keeps its scale and height when a moment is moved", async () => {
+    const calls = open({ ...kept, "PUT /api/clips/c1/told": view([keptClip()]) });
+    fireEvent.change(await screen.findByRole("slider"), { target: { value: "25" } });
+    fireEvent.click(screen.getByRole("button", { name: "Top is here" }));
+    await waitFor(() => expect(bodies(calls, "PUT /api/clips/c1/told")).toHaveLength(1));
+    expect(bodies(calls, "PUT /api/clips/c1/told")[0]).toEqual({ moments: { top: 1.25 }, height: 178 });
+  });
+
+  it("may not count, and be removed", async () => {
+    const thrown = view([keptClip({ state: "thrown" })]);
+    const calls = open({ ...kept, "PUT /api/clips/c1/state": thrown, "DELETE /api/clips/c1": view([]) });
+    fireEvent.click(await screen.findByRole("button", { name: "Does not count" }));
+    expect(await screen.findByText("0 kept")).toBeTruthy();
+    expect(bodies(calls, "PUT /api/clips/c1/state")[0]).toEqual({ state: "thrown", stage: "before" });
+    fireEvent.click(screen.getByRole("button", { name: "Remove clip 1" }));
+    expect(await screen.findByText("A phone on a stand, hip high, is enough.")).toBeTruthy();
+  });
+
+  it("is held against one of a day before, with the change of every value", async () => {
+    const was = keptClip({ id: "c0", readings: [{ ...READINGS[0]!, value: 11.4 }] });
+    open({
+      ...kept,
+      [`GET /api/lessons/${ID}/earlier-clips`]: [{ heldOn: "2026-11-13", clips: [was] }],
+    });
+    fireEvent.change(await screen.findByLabelText("Against"), { target: { value: "c0" } });
+    const row = await screen.findByRole("row", { name: /Pelvis travel/ });
+    await waitFor(() => expect(row.textContent).toContain("-3"));
+    expect(screen.getAllByRole("img", { name: /pelvis 9 cm/ }).length).toBe(1);
+    expect(screen.getByRole("img", { name: /pelvis 11 cm/ })).toBeTruthy();
+  });
+
+  it("goes along with the same swing from the other side and on the plate, by the strike", async () => {
+    const moments = [{ id: "impact", time: 1, from: "found", uncertainty: 8 }];
+    const side = keptClip({ id: "c0", number: 2, view: "down-the-line", moments });
+    const plate = { id: "w1", number: 1, stage: "before", seconds: 3, warnings: [], readings: [], spark: [] };
+    open({
+      [`GET /api/lessons/${ID}/clips`]: view([side, keptClip()]),
+      [`GET /api/lessons/${ID}/swings`]: { swings: [{ ...plate, moments: [{ ...moments[0], time: 2 }] }] },
+      "GET /api/swings/w1/curve": { step: 0.5, trailShare: [50, 50, 60, 75, 40, 10, 8], halves: null },
+    });
+    fireEvent.change(await screen.findByLabelText("Against"), { target: { value: "c0" } });
+    fireEvent.change(await screen.findByLabelText("Loads"), { target: { value: "w1" } });
+    fireEvent.change(screen.getByRole("slider"), { target: { value: "30" } });
+    expect(screen.getByRole("img", { name: /clip 2.* at 1\.00 s/ })).toBeTruthy();
+    expect(screen.queryByRole("radio", { name: "Laid over" })).toBeNull();
+    const loads = within(await screen.findByRole("region", { name: "Loads of this swing" }));
+    expect((await loads.findByRole("img")).getAttribute("aria-label")).toContain("40");
+    fireEvent.change(screen.getByRole("slider"), { target: { value: "20" } });
+    expect(loads.getByRole("img").getAttribute("aria-label")).toContain("75");
+  });
+
+  it("has pictures only after somebody agreed, and says who", async () => {
+    const calls = open({
+      ...kept,
+      [`PUT /api/students/${LESSON.studentId}/pictures-agreed`]: new Response(null, { status: 204 }),
+    });
+    const agrees = await screen.findByLabelText("Who agrees");
+    expect((screen.getByRole("button", { name: "Keep stills" }) as HTMLButtonElement).disabled).toBe(true);
+    fireEvent.change(agrees, { target: { value: " Ferris himself " } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep stills" }));
+    await waitFor(() =>
+      expect(bodies(calls, `PUT /api/students/${LESSON.studentId}/pictures-agreed`)[0]).toEqual({
+        by: "Ferris himself",
+      }),
+    );
+  });
+
+  it("takes them back with the agreement", async () => {
+    const agreed = { on: "2026-11-20", by: "Ferris himself" };
+    const calls = open({
+      [`GET /api/lessons/${ID}/clips`]: view([keptClip({ id: "c9", pictures: ["top"] })], { agreed }),
+      "GET /api/clips/c9/points": clipPoints,
+      [`PUT /api/students/${LESSON.studentId}/pictures-agreed`]: new Response(null, { status: 204 }),
+    });
+    await screen.findByText(/Ferris himself agreed on/);
+    await screen.findByRole("img", { name: /1\.20 s/ });
+    expect(document.querySelector("img")?.getAttribute("src")).toBe("/api/clips/c9/pictures/top");
+    fireEvent.click(screen.getByRole("button", { name: "Take back, and remove them" }));
+    await waitFor(() =>
+      expect(bodies(calls, `PUT /api/students/${LESSON.studentId}/pictures-agreed`)[0]).toEqual({ by: null }),
+    );
+  });
+});
+
+describe("films of two lessons", () => {
+  const side = (lesson: string) => ({ lesson, stage: "before" });
+  const both = (now: Wire["ClipView"]) => {
+    serve({
+      "GET /api/lessons/old/clips": view([keptClip({ id: "c0" })]),
+      "GET /api/lessons/new/clips": view([now]),
+      "GET /api/clips/c0/points": clipPoints,
+      "GET /api/clips/c1/points": clipPoints,
+    });
+    show(<ThenAndNow then={side("old")} now={side("new")} hand="right" catalogue={catalogue} />);
+  };
+
+  it("stand beside each other at one moment, with what is measured there", async () => {
+    both(keptClip({ readings: READINGS.map((r) => ({ ...r, value: 3.3 })) }));
+    const films = within(await screen.findByRole("region", { name: "Filmed then and now" }));
+    expect(await films.findByText("pelvis 8.6 ± 1.0 cm")).toBeTruthy();
+    expect(films.getByText("pelvis 3.3 ± 1.0 cm")).toBeTruthy();
+    fireEvent.change(films.getByLabelText("Moment"), { target: { value: "impact" } });
+    expect(films.getByText("pelvis -2.1 ± 1.2 cm")).toBeTruthy();
+  });
+
+  it("are nowhere unless both were filmed from there and count", async () => {
+    both(keptClip({ view: "down-the-line" }));
+    await Promise.resolve();
+    expect(screen.queryByRole("region")).toBeNull();
+    cleanup();
+    both(keptClip({ state: "thrown" }));
+    await Promise.resolve();
+    expect(screen.queryByRole("region")).toBeNull();
+  });
+});
