@@ -1,5 +1,6 @@
 package app.hodegon.bench;
 
+import app.hodegon.bench.ErrorStudy.What;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -23,24 +24,24 @@ final class ErrorPlot {
      *
      * @param series errors without their signs, by what they come from
      */
-    record Panel(String label, String unit, double wanted, Map<String, List<Double>> series) {}
+    record Panel(What what, Map<String, List<Double>> series) {}
 
     /** @param all errors without their signs */
-    static String row(String label, String unit, double wanted, List<Double> all) {
+    static String row(What what, List<Double> all) {
         List<Double> sorted = all.stream().sorted().toList();
-        long within = sorted.stream().filter(e -> e <= wanted).count();
+        long within = sorted.stream().filter(e -> e <= what.wanted()).count();
         return String.format(
                 Locale.ROOT,
                 "| %s (%s) | %,d | %.2f | %.2f | %.2f | %.2f | %.1f %% within %.1f |",
-                label,
-                unit,
+                what.label(),
+                what.unit(),
                 sorted.size(),
                 quantile(sorted, 0.5),
                 quantile(sorted, 0.95),
                 quantile(sorted, 0.99),
                 sorted.get(sorted.size() - 1),
                 100.0 * within / sorted.size(),
-                wanted);
+                what.wanted());
     }
 
     private static double quantile(List<Double> sorted, double part) {
@@ -70,8 +71,8 @@ final class ErrorPlot {
     }
 
     private static void panel(StringBuilder svg, Panel panel, int x, int y) {
-        double most = 1.4 * panel.wanted();
-        double at = x + WIDTH * panel.wanted() / most;
+        double most = 1.4 * panel.what().wanted();
+        double at = x + WIDTH * panel.what().wanted() / most;
         svg.append(String.format(
                 Locale.ROOT,
                 "<text x=\"%d\" y=\"%d\">%s, %s</text><rect x=\"%d\" y=\"%d\" width=\"%d\" height=\"%d\" fill=\"none\""
@@ -79,8 +80,8 @@ final class ErrorPlot {
                         + "<text x=\"%.1f\" y=\"%d\" text-anchor=\"middle\">%.1f</text>%n",
                 x,
                 y - 6,
-                panel.label(),
-                panel.unit(),
+                panel.what().label(),
+                panel.what().unit(),
                 x,
                 y,
                 WIDTH,
@@ -90,7 +91,7 @@ final class ErrorPlot {
                 HEIGHT,
                 at,
                 y + HEIGHT + 15,
-                panel.wanted()));
+                panel.what().wanted()));
         int s = 0;
         for (List<Double> all : panel.series().values()) {
             String colour = COLOURS[s++];

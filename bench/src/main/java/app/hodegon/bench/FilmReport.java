@@ -1,15 +1,11 @@
 package app.hodegon.bench;
 
-import app.hodegon.core.approach.PressureSchool;
-import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.bench.ErrorStudy.What;
 import app.hodegon.core.golfer.GolfSwing;
-import app.hodegon.core.golfer.Golfer;
-import app.hodegon.core.golfer.Pace;
 import app.hodegon.core.motion.Measured;
 import app.hodegon.core.motion.Moment;
 import app.hodegon.core.simulate.Camera;
 import app.hodegon.core.swing.Checkpoint;
-import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Measure;
 import app.hodegon.core.track.Ruler;
 import app.hodegon.core.track.TrackReader;
@@ -19,11 +15,8 @@ import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
-import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
-import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.Random;
@@ -34,32 +27,18 @@ final class FilmReport {
     private static final int SWINGS = 600;
     private static final long SEED = 1818;
     private static final double REST = 1;
-    private static final double FAULTY = 0.6;
     private static final double[] RATES = {30, 60, 120, 240};
 
-    /** What is compared, with the largest error wanted of noisy points. */
-    private enum What {
-        LEVEL("arm level, going back and coming down", "ms", 10),
-        TOP("top", "ms", 25),
-        IMPACT("impact", "ms", 12),
-        ADDRESS("address", "ms", 80),
-        TRAVEL("pelvis and head along the line (face on)", "cm", 1),
-        THRUST("pelvis towards the ball (down the line)", "cm", 1),
-        BEND("forward bend lost (down the line)", "°", 2),
-        HEEL("trail heel off the ground", "cm", 1),
-        SHOULDERS("shoulder turn at the top", "°", 5),
-        HIPS("hip turn at the top", "°", 10);
-
-        private final String label;
-        private final String unit;
-        private final double wanted;
-
-        What(String label, String unit, double wanted) {
-            this.label = label;
-            this.unit = unit;
-            this.wanted = wanted;
-        }
-    }
+    private static final What LEVEL = new What("arm level, going back and coming down", "ms", 10);
+    private static final What TOP = new What("top", "ms", 25);
+    private static final What IMPACT = new What("impact", "ms", 12);
+    private static final What ADDRESS = new What("address", "ms", 80);
+    private static final What TRAVEL = new What("pelvis and head along the line (face on)", "cm", 1);
+    private static final What THRUST = new What("pelvis towards the ball (down the line)", "cm", 1);
+    private static final What BEND = new What("forward bend lost (down the line)", "°", 2);
+    private static final What HEEL = new What("trail heel off the ground", "cm", 1);
+    private static final What SHOULDERS = new What("shoulder turn at the top", "°", 5);
+    private static final What HIPS = new What("hip turn at the top", "°", 10);
 
     /** How the points were found. */
     private enum Film {
@@ -80,7 +59,8 @@ final class FilmReport {
         }
     }
 
-    private final Map<Film, Map<What, List<Double>>> errors = new EnumMap<>(Film.class);
+    private final ErrorStudy errors =
+            new ErrorStudy(LEVEL, TOP, IMPACT, ADDRESS, TRAVEL, THRUST, BEND, HEEL, SHOULDERS, HIPS);
     private int values;
     private int within;
 
@@ -93,7 +73,6 @@ final class FilmReport {
 
     private List<String> run(Path docs) throws IOException {
         for (Film film : Film.values()) {
-            errors.put(film, new EnumMap<>(What.class));
             Random random = new Random(SEED);
             for (int i = 0; i < SWINGS; i++) swing(film, RATES[i % RATES.length], random);
         }
@@ -101,19 +80,16 @@ final class FilmReport {
                 "# Films: what is read from points",
                 "",
                 "%,d simulated swings, each filmed face on and down the line: every school, %.0f %% with a fault of random"
-                        .formatted(SWINGS, 100 * FAULTY),
+                        .formatted(SWINGS, 100 * ErrorStudy.FAULTY),
                 "strength, 30, 60, 120 or 240 pictures a second, a scale by two marks. Moments are found from the points; what is",
                 "measured down the line is read with the moments given, as a film face on beside it would. Errors without their",
                 "sign.",
                 ""));
-        errors.forEach((film, all) -> {
+        for (Film film : Film.values()) {
             lines.add("## " + film.label.substring(0, 1).toUpperCase(Locale.ROOT) + film.label.substring(1));
             lines.add("");
-            lines.add(ErrorPlot.HEADING);
-            lines.add(ErrorPlot.RULE);
-            all.forEach((what, of) -> lines.add(ErrorPlot.row(what.label, what.unit, what.wanted, of)));
-            lines.add("");
-        });
+            lines.addAll(errors.table(film.label));
+        }
         lines.addAll(List.of(
                 "Of all %,d values read at a moment, %.1f %% lie within twice the uncertainty said of them."
                         .formatted(values, 100.0 * within / values),
@@ -123,35 +99,18 @@ final class FilmReport {
                 "- Noise here is white and the same for all points. What finds points in pictures is off by more and goes on being",
                 "  off: its errors on the demo's films are held by a browser test.",
                 "- A near camera sees what comes closer as larger; the scale holds in the plane of the feet."));
-        List<ErrorPlot.Panel> panels = new ArrayList<>();
-        for (What what : What.values()) {
-            Map<String, List<Double>> series = new LinkedHashMap<>();
-            errors.forEach((film, all) -> series.put(film.label, all.getOrDefault(what, List.of())));
-            panels.add(new ErrorPlot.Panel(what.label, what.unit, what.wanted, series));
-        }
-        Files.writeString(docs.resolve("measuring-films.svg"), ErrorPlot.svg(panels));
+        Files.writeString(docs.resolve("measuring-films.svg"), errors.plot());
         return lines;
     }
 
     private void swing(Film film, double rate, Random random) {
-        PressureSchool[] schools = PressureSchool.values();
-        Fault[] faults = Fault.values();
-        Map<Fault, Double> fault = random.nextDouble() < FAULTY
-                ? Map.of(faults[random.nextInt(faults.length)], 0.3 + 0.7 * random.nextDouble())
-                : Map.of();
-        GolfSwing swing = new Golfer(
-                        Handedness.RIGHT,
-                        150 + 50 * random.nextDouble(),
-                        schools[random.nextInt(schools.length)],
-                        fault,
-                        Pace.USUAL)
-                .swing(random);
+        GolfSwing swing = ErrorStudy.drawnSwing(random);
         TrackReading face = read(film, View.FACE_ON, rate, swing, List.of(), random);
-        moment(film, What.LEVEL, face, Checkpoint.ARM_BACK, swing);
-        moment(film, What.LEVEL, face, Checkpoint.ARM_DOWN, swing);
-        moment(film, What.TOP, face, Checkpoint.TOP, swing);
-        moment(film, What.IMPACT, face, Checkpoint.IMPACT, swing);
-        moment(film, What.ADDRESS, face, Checkpoint.ADDRESS, swing);
+        moment(film, LEVEL, face, Checkpoint.ARM_BACK, swing);
+        moment(film, LEVEL, face, Checkpoint.ARM_DOWN, swing);
+        moment(film, TOP, face, Checkpoint.TOP, swing);
+        moment(film, IMPACT, face, Checkpoint.IMPACT, swing);
+        moment(film, ADDRESS, face, Checkpoint.ADDRESS, swing);
         List<Moment> given = List.copyOf(face.swing().moments());
         TrackReading line = read(film, View.DOWN_THE_LINE, rate, swing, given, random);
         for (TrackReading reading : List.of(face, line)) {
@@ -186,17 +145,17 @@ final class FilmReport {
 
     private static Optional<What> what(Measure measure, boolean top) {
         return switch (measure) {
-            case PELVIS_DRIFT, HEAD_DRIFT -> Optional.of(What.TRAVEL);
-            case PELVIS_THRUST -> Optional.of(What.THRUST);
-            case POSTURE_RISE -> Optional.of(What.BEND);
-            case TRAIL_HEEL_LIFT -> Optional.of(What.HEEL);
-            case SHOULDER_TURN -> top ? Optional.of(What.SHOULDERS) : Optional.empty();
-            case HIP_TURN -> top ? Optional.of(What.HIPS) : Optional.empty();
+            case PELVIS_DRIFT, HEAD_DRIFT -> Optional.of(TRAVEL);
+            case PELVIS_THRUST -> Optional.of(THRUST);
+            case POSTURE_RISE -> Optional.of(BEND);
+            case TRAIL_HEEL_LIFT -> Optional.of(HEEL);
+            case SHOULDER_TURN -> top ? Optional.of(SHOULDERS) : Optional.empty();
+            case HIP_TURN -> top ? Optional.of(HIPS) : Optional.empty();
             default -> Optional.empty();
         };
     }
 
     private void add(Film film, What what, double error) {
-        errors.get(film).computeIfAbsent(what, w -> new ArrayList<>()).add(Math.abs(error));
+        errors.add(film.label, what, error);
     }
 }

@@ -24,6 +24,11 @@ import java.util.regex.Pattern;
 /** The product started by its own command, and one signed-in client of it. */
 final class LaunchedServer implements AutoCloseable {
 
+    static {
+        // Idle connections are given up before the server, which waits for 10 s, closes them under a request.
+        System.setProperty("jdk.httpclient.keepalive.timeout", "5");
+    }
+
     private final Process process;
     private final String base;
     private final Map<String, String> versions = new HashMap<>();

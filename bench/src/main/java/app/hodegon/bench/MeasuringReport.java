@@ -1,10 +1,7 @@
 package app.hodegon.bench;
 
-import app.hodegon.core.approach.PressureSchool;
-import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.bench.ErrorStudy.What;
 import app.hodegon.core.golfer.GolfSwing;
-import app.hodegon.core.golfer.Golfer;
-import app.hodegon.core.golfer.Pace;
 import app.hodegon.core.golfer.Plate;
 import app.hodegon.core.motion.LoadUnit;
 import app.hodegon.core.motion.Moment;
@@ -13,7 +10,6 @@ import app.hodegon.core.motion.SwingReading;
 import app.hodegon.core.motion.Trace;
 import app.hodegon.core.motion.TraceReader;
 import app.hodegon.core.swing.Checkpoint;
-import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Measure;
 import java.io.IOException;
 import java.nio.file.Files;
@@ -21,7 +17,6 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.EnumMap;
-import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -36,29 +31,15 @@ final class MeasuringReport {
     private static final double NOISE = 0.5;
     private static final double REST = 0.9;
     private static final double[] RATES = {100, 200, 500};
-    private static final double FAULTY = 0.6;
 
-    /** What is compared, with the largest error wanted. */
-    private enum What {
-        SHARE("trail share at a moment", "points", 1.5),
-        PEAK("highest trail share", "points", 1.6),
-        HALF("front or outer half of a foot", "points", 3),
-        RECENTRE("recentring", "ms", 15),
-        ADDRESS("address, found from loads alone", "ms", 80),
-        FINISH("finish, found from loads alone", "ms", 300);
+    private static final What SHARE = new What("trail share at a moment", "points", 1.5);
+    private static final What PEAK = new What("highest trail share", "points", 1.6);
+    private static final What HALF = new What("front or outer half of a foot", "points", 3);
+    private static final What RECENTRE = new What("recentring", "ms", 15);
+    private static final What ADDRESS = new What("address, found from loads alone", "ms", 80);
+    private static final What FINISH = new What("finish, found from loads alone", "ms", 300);
 
-        private final String label;
-        private final String unit;
-        private final double wanted;
-
-        What(String label, String unit, double wanted) {
-            this.label = label;
-            this.unit = unit;
-            this.wanted = wanted;
-        }
-    }
-
-    private final Map<Plate.Shape, Map<What, List<Double>>> errors = new EnumMap<>(Plate.Shape.class);
+    private final ErrorStudy errors = new ErrorStudy(SHARE, PEAK, HALF, RECENTRE, ADDRESS, FINISH);
     private final Map<Plate.Shape, Integer> open = new EnumMap<>(Plate.Shape.class);
 
     private MeasuringReport() {}
@@ -70,7 +51,6 @@ final class MeasuringReport {
     private void run(Path docs) throws IOException {
         Random random = new Random(SEED);
         for (Plate.Shape shape : Plate.Shape.values()) {
-            errors.put(shape, new EnumMap<>(What.class));
             for (int i = 0; i < SWINGS; i++) swing(shape, random);
         }
         List<String> lines = new ArrayList<>(List.of(
@@ -79,7 +59,7 @@ final class MeasuringReport {
                 "Written by `./hodegon bench studies`.",
                 "",
                 "%,d simulated swings in each shape of loads: every school, %.0f %% of them with a fault of random strength,"
-                        .formatted(SWINGS, 100 * FAULTY),
+                        .formatted(SWINGS, 100 * ErrorStudy.FAULTY),
                 "100, 200 or 500 samples a second, noise of %.1f points on every sample's share. The simulated golfer"
                         .formatted(NOISE),
                 "(`core/golfer`) knows the truth. Errors are as large as they came, without their sign.",
@@ -103,22 +83,11 @@ final class MeasuringReport {
                 ""));
         lines.addAll(FilmReport.write(docs));
         Files.writeString(docs.resolve("measuring.md"), String.join("\n", lines) + "\n");
-        Files.writeString(docs.resolve("measuring.svg"), plot());
+        Files.writeString(docs.resolve("measuring.svg"), errors.plot());
     }
 
     private void swing(Plate.Shape shape, Random random) {
-        PressureSchool[] schools = PressureSchool.values();
-        Fault[] faults = Fault.values();
-        Map<Fault, Double> fault = random.nextDouble() < FAULTY
-                ? Map.of(faults[random.nextInt(faults.length)], 0.3 + 0.7 * random.nextDouble())
-                : Map.of();
-        GolfSwing swing = new Golfer(
-                        Handedness.RIGHT,
-                        150 + 50 * random.nextDouble(),
-                        schools[random.nextInt(schools.length)],
-                        fault,
-                        Pace.USUAL)
-                .swing(random);
+        GolfSwing swing = ErrorStudy.drawnSwing(random);
         Plate plate = new Plate(RATES[random.nextInt(RATES.length)], NOISE, LoadUnit.KILOGRAM, 75);
         Trace trace = plate.record(swing, shape, REST, 0.8, random);
         double half = 500 / plate.rate();
@@ -128,18 +97,18 @@ final class MeasuringReport {
                         .map(at -> new Moment(at, REST + swing.seconds(at), Origin.GIVEN, half))
                         .toList());
         for (Checkpoint at : Checkpoint.values()) {
-            compare(shape, What.SHARE, swing, read, Measure.TRAIL_SHARE, Optional.of(at));
+            compare(shape, SHARE, swing, read, Measure.TRAIL_SHARE, Optional.of(at));
             if (shape == Plate.Shape.FEET) continue;
             for (Measure measure :
                     List.of(Measure.TRAIL_TOE, Measure.LEAD_TOE, Measure.TRAIL_OUTER, Measure.LEAD_OUTER)) {
-                compare(shape, What.HALF, swing, read, measure, Optional.of(at));
+                compare(shape, HALF, swing, read, measure, Optional.of(at));
             }
         }
-        compare(shape, What.PEAK, swing, read, Measure.PEAK_TRAIL_SHARE, Optional.empty());
-        compare(shape, What.RECENTRE, swing, read, Measure.RECENTRE_LEAD, Optional.empty());
+        compare(shape, PEAK, swing, read, Measure.PEAK_TRAIL_SHARE, Optional.empty());
+        compare(shape, RECENTRE, swing, read, Measure.RECENTRE_LEAD, Optional.empty());
         SwingReading alone = TraceReader.read(trace, List.of());
-        moment(shape, What.ADDRESS, alone, Checkpoint.ADDRESS, swing);
-        moment(shape, What.FINISH, alone, Checkpoint.FINISH, swing);
+        moment(shape, ADDRESS, alone, Checkpoint.ADDRESS, swing);
+        moment(shape, FINISH, alone, Checkpoint.FINISH, swing);
     }
 
     private void compare(
@@ -161,7 +130,7 @@ final class MeasuringReport {
     }
 
     private void add(Plate.Shape shape, What what, double error) {
-        errors.get(shape).computeIfAbsent(what, w -> new ArrayList<>()).add(Math.abs(error));
+        errors.add(shape.name().toLowerCase(Locale.ROOT), what, error);
     }
 
     private List<String> table(Plate.Shape shape) {
@@ -172,28 +141,10 @@ final class MeasuringReport {
                             case CELLS -> "Eight cells";
                             case FORCES -> "Forces with their centres";
                         },
-                "",
-                ErrorPlot.HEADING,
-                ErrorPlot.RULE));
-        errors.get(shape).forEach((what, all) -> lines.add(ErrorPlot.row(what.label, what.unit, what.wanted, all)));
-        lines.add("");
+                ""));
+        lines.addAll(errors.table(shape.name().toLowerCase(Locale.ROOT)));
         lines.add("Left open: %d moments.".formatted(open.getOrDefault(shape, 0)));
         lines.add("");
         return lines;
-    }
-
-    /** One panel for each thing read. */
-    private String plot() {
-        List<ErrorPlot.Panel> panels = Arrays.stream(What.values())
-                .map(what -> new ErrorPlot.Panel(what.label, what.unit, what.wanted, series(what)))
-                .toList();
-        return ErrorPlot.svg(panels);
-    }
-
-    private Map<String, List<Double>> series(What what) {
-        Map<String, List<Double>> series = new LinkedHashMap<>();
-        errors.forEach(
-                (shape, all) -> series.put(shape.name().toLowerCase(Locale.ROOT), all.getOrDefault(what, List.of())));
-        return series;
     }
 }
