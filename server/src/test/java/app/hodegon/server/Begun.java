@@ -17,11 +17,11 @@ record Begun(String student, String lesson, LocalDate today) {
 
     /**
      * @param flags JSON strings, comma separated
-     * @param home minutes at home, but for one day of the week: the one after tomorrow, so that a plan is the same one
+     * @param home minutes at home, but for one day of the week: tomorrow's, so that a plan is the same one
      *     whatever day it is
      */
     static Begun swayer(Client coach, String level, String flags, int home, int longDay, String longDaysPlace) {
-        DayOfWeek apart = LocalDate.now().plusDays(2).getDayOfWeek();
+        DayOfWeek apart = LocalDate.now().plusDays(1).getDayOfWeek();
         String week = Stream.of(DayOfWeek.values())
                 .map(day -> "\"%s\":{\"minutes\":%d,\"place\":\"%s\"}"
                         .formatted(
