@@ -96,6 +96,22 @@ class ClipsTest {
     }
 
     @Test
+    void pointsThatTheCoachSetAreKeptAsTheyAreAndTheirMomentsStay() {
+        String swing = TracksTest.setByHand(Handedness.LEFT, TracksTest.swing(Handedness.LEFT));
+        JsonNode clip = post("before", swing).expect(200).body().at("/clips/0");
+        String id = clip.path("id").asString();
+        JsonNode points = client.get("/api/clips/" + id + "/points").expect(200).body();
+        assertThat(points.path("byHand").asBoolean()).isTrue();
+        assertThat(points.path("frames").size()).isEqualTo(3);
+        assertThat(client.get("/api/lessons/" + lesson).body().path("measured").toString())
+                .contains("pelvis-drift");
+        client.put("/api/clips/" + id + "/told", "{\"moments\":{\"top\":%s}}".formatted(time(clip, "top") - 0.1))
+                .refused(422);
+        client.put("/api/clips/" + id + "/told", "{\"moments\":{},\"height\":180}")
+                .expect(200);
+    }
+
+    @Test
     void picturesAreKeptOnlyWhereSomebodyAgreedAndGoWithTheAgreement() {
         String id = add("before").expect(200).body().at("/clips/0/id").asString();
         String top = "/api/clips/" + id + "/pictures/top";
@@ -155,8 +171,11 @@ class ClipsTest {
     }
 
     private Client.Answer add(String stage) {
+        return post(stage, TracksTest.request(Handedness.LEFT, TracksTest.swing(Handedness.LEFT)));
+    }
+
+    private Client.Answer post(String stage, String track) {
         return client.post("/api/lessons/" + lesson + "/clips", """
-                {"stage":"%s","name":"swing.mp4","width":1280,"height":960,"track":%s}""".formatted(
-                        stage, TracksTest.request(Handedness.LEFT, TracksTest.swing(Handedness.LEFT))));
+                {"stage":"%s","name":"swing.mp4","width":1280,"height":960,"track":%s}""".formatted(stage, track));
     }
 }

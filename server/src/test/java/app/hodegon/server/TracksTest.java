@@ -33,6 +33,7 @@ class TracksTest {
 
     private static final List<BodyPoint> POINTS = List.copyOf(Track.POINTS);
     private static final double RATE = 60;
+    private static final double BEFORE = 0.8;
     private static final Map<Fault, Double> SWAY = Map.of(Fault.SWAY, 1.0);
 
     private Client client;
@@ -89,6 +90,18 @@ class TracksTest {
         assertThat(client.fresh().post("/api/tracks/read", good).status()).isIn(401, 403);
     }
 
+    @Test
+    void pointsSetByHandAtThreeMomentsAreMeasuredLessWell() {
+        String set = setByHand(Handedness.LEFT, swing(Handedness.LEFT));
+        JsonNode read = client.post("/api/tracks/read", set).expect(200).body();
+        assertThat(read.path("moments").findValuesAsString("id")).containsExactly("address", "top", "impact");
+        assertThat(reading(read, "pelvis-drift", "top"))
+                .isCloseTo(reading(read(Handedness.LEFT), "pelvis-drift", "top"), within(1.0));
+        refused(set.replace("\"address\":0.8", "\"address\":0.7"), "moments");
+        refused(set.replaceFirst("\"times\":.*?],", ""), "byHand");
+        refused(set.replace("\"frameRate\":60", "\"frameRate\":1e9"), "frames");
+    }
+
     private void refused(String body, String field) {
         JsonNode problem = client.post("/api/tracks/read", body).refused(422).body();
         assertThat(problem.toString()).contains(field);
@@ -115,11 +128,32 @@ class TracksTest {
         return new Golfer(hand, 178, PressureSchool.CENTRED, SWAY, Pace.USUAL).swing();
     }
 
+    private static Track film(GolfSwing swing) {
+        return Camera.ideal(View.FACE_ON, RATE, 0.3).film(swing, BEFORE, 0.8, new Random(2));
+    }
+
     static String request(Handedness hand, GolfSwing swing) {
-        Track film = Camera.ideal(View.FACE_ON, RATE, 0.3).film(swing, 0.8, 0.8, new Random(2));
+        Track film = film(swing);
+        return request(hand, film, IntStream.range(0, film.length()), "{}");
+    }
+
+    /** The points of three pictures alone, as somebody set them. */
+    static String setByHand(Handedness hand, GolfSwing swing) {
+        List<Checkpoint> asked = List.of(Checkpoint.ADDRESS, Checkpoint.TOP, Checkpoint.IMPACT);
+        int[] pictures = asked.stream()
+                .mapToInt(at -> (int) Math.round((BEFORE + swing.seconds(at)) * RATE))
+                .toArray();
+        String times = IntStream.of(pictures).mapToObj(i -> "" + i / RATE).collect(Collectors.joining(",", "[", "]"));
+        String moments = IntStream.range(0, pictures.length)
+                .mapToObj(i -> "\"%s\":%s".formatted(asked.get(i).id(), pictures[i] / RATE))
+                .collect(Collectors.joining(",", "{", "}"));
+        return request(hand, film(swing), IntStream.of(pictures), moments)
+                .replaceFirst("\\{", "{\"byHand\":true,\"times\":" + times + ",");
+    }
+
+    private static String request(Handedness hand, Track film, IntStream pictures, String moments) {
         int sign = View.FACE_ON.sign(hand);
-        String frames = IntStream.range(0, film.length())
-                .mapToObj(i -> POINTS.stream()
+        String frames = pictures.mapToObj(i -> POINTS.stream()
                         .map(p -> film.path(p).orElseThrow())
                         .map(p -> String.format(
                                 Locale.ROOT,
@@ -132,7 +166,7 @@ class TracksTest {
         String names = POINTS.stream().map(p -> '"' + p.name(hand) + '"').collect(Collectors.joining(",", "[", "]"));
         return """
                 {"handedness":"%s","view":"face-on","frameRate":60,
-                 "scale":{"from":[100,900],"to":[392.48,900],"centimetres":91.4},"moments":{},
-                 "points":%s,"frames":%s}""".formatted(hand.id(), names, frames);
+                 "scale":{"from":[100,900],"to":[392.48,900],"centimetres":91.4},"moments":%s,
+                 "points":%s,"frames":%s}""".formatted(hand.id(), moments, names, frames);
     }
 }

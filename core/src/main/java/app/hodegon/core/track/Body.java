@@ -23,9 +23,25 @@ final class Body {
         }
     }
 
-    Body(Track track) {
+    /** What somebody sets in a picture lies so far beside, as a part of the body's length: about 1 cm; an assumption. */
+    private static final double SET_BESIDE = 0.008;
+
+    private final double beside;
+
+    /** @param length of the body, pixels */
+    Body(Track track, double length) {
         this.track = track;
         this.paths = track.paths();
+        this.beside = SET_BESIDE * length;
+    }
+
+    private Spot spot(double[] along, double[] up) {
+        return new Spot(curve(along), curve(up));
+    }
+
+    private Curve curve(double[] values) {
+        if (track.isByHand()) return Curve.byHand(track.seconds(), values, beside);
+        return new Curve(track.seconds(), values);
     }
 
     /** From ankles to ears (or what is next to them), upwards, where it is usual; pixels, over 0. */
@@ -61,8 +77,7 @@ final class Body {
     }
 
     Optional<Spot> point(BodyPoint point) {
-        return Optional.ofNullable(paths.get(point))
-                .map(p -> new Spot(new Curve(track.seconds(), p.along()), new Curve(track.seconds(), p.up())));
+        return Optional.ofNullable(paths.get(point)).map(p -> spot(p.along(), p.up()));
     }
 
     private Optional<Spot> middle(BodyPoint lead, BodyPoint trail) {
@@ -84,6 +99,10 @@ final class Body {
 
     Optional<Spot> knees() {
         return middle(BodyPoint.LEAD_KNEE, BodyPoint.TRAIL_KNEE);
+    }
+
+    boolean isByHand() {
+        return track.isByHand();
     }
 
     /** How sure of a point the detector was around a moment: the least of some pictures; 0 where it is not there. */
@@ -122,7 +141,7 @@ final class Body {
             along[i] = between(lead.along()[i], trail.along()[i], ofLead);
             up[i] = between(lead.up()[i], trail.up()[i], ofLead);
         }
-        return Optional.of(new Spot(new Curve(track.seconds(), along), new Curve(track.seconds(), up)));
+        return Optional.of(spot(along, up));
     }
 
     /** Wrists of one grip lie at most this part of the body's length apart. */

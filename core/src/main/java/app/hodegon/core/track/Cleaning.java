@@ -71,13 +71,15 @@ final class Cleaning {
     }
 
     private Cleaned clean() {
+        // Who set points by hand meant them.
+        if (track.isByHand()) return new Cleaned(track.with(paths), body, 0);
         for (Pair pair : PAIRS) {
             if (paths.containsKey(pair.lead()) && paths.containsKey(pair.trail())) {
                 swapped = Math.max(swapped, putRight(paths.get(pair.lead()), paths.get(pair.trail())));
             }
         }
         paths.values().forEach(this::withoutJumps);
-        return new Cleaned(new Track(track.view(), track.seconds(), paths), body, swapped);
+        return new Cleaned(track.with(paths), body, swapped);
     }
 
     private static Path seen(Path path) {

@@ -4,19 +4,37 @@ import app.hodegon.core.motion.Noise;
 import app.hodegon.core.motion.Parabola;
 import java.util.Arrays;
 
-/** One value over the pictures of a film, whose times need not be even; NaN where it was not seen. */
+/**
+ * One value over the pictures of a film, whose times need not be even; NaN where it was not seen. Of pictures in which points
+ * were set by hand, each tells for itself.
+ */
 final class Curve {
 
     /** And a fit has so many pictures to each side at least. */
     static final double FEWEST = 1.6;
 
+    /** Times that differ by less are one, seconds: moments are told to a tenth of a millisecond. */
+    static final double SAME = 1e-3;
+
     private final double[] seconds;
     private final double[] values;
-    private double noise = Double.NaN;
+    private final boolean byHand;
+    private double noise;
 
     Curve(double[] seconds, double[] values) {
+        this(seconds, values, false, Double.NaN);
+    }
+
+    private Curve(double[] seconds, double[] values, boolean byHand, double noise) {
         this.seconds = seconds;
         this.values = values;
+        this.byHand = byHand;
+        this.noise = noise;
+    }
+
+    /** @param noise standard deviation of what somebody sets in a picture */
+    static Curve byHand(double[] seconds, double[] values, double noise) {
+        return new Curve(seconds, values, true, noise);
     }
 
     int length() {
@@ -33,18 +51,30 @@ final class Curve {
 
     /** The first picture at or after a moment; the number of pictures when there is none. */
     int from(double moment) {
-        int found = Arrays.binarySearch(seconds, moment - 1e-9);
+        int found = Arrays.binarySearch(seconds, moment - (byHand ? SAME : 1e-9));
         return found >= 0 ? found : -found - 1;
     }
 
     /** The parabola around a moment; all NaN where too few pictures show the value. */
     Parabola.Fit at(double moment, double reach) {
+        if (byHand) return straight(moment);
         double wide = Math.max(reach, FEWEST * Track.stepAt(seconds, moment));
         Parabola parabola = new Parabola(wide);
         for (int i = from(moment - wide); i < values.length && seconds[i] <= moment + wide + 1e-9; i++) {
             if (!Double.isNaN(values[i])) parabola.add(seconds[i] - moment, values[i]);
         }
         return parabola.fit();
+    }
+
+    /** The picture at a moment, and how the value goes from the one before to the one after it. */
+    private Parabola.Fit straight(double moment) {
+        int i = from(moment);
+        if (i >= values.length || Math.abs(seconds[i] - moment) > SAME)
+            return new Parabola.Fit(Double.NaN, Double.NaN, 1);
+        int before = Math.max(0, i - 1);
+        int after = Math.min(values.length - 1, i + 1);
+        double slope = (values[after] - values[before]) / (seconds[after] - seconds[before]);
+        return new Parabola.Fit(values[i], Double.isNaN(slope) ? 0 : slope, 1);
     }
 
     double value(double moment, double reach) {
@@ -66,20 +96,18 @@ final class Curve {
     }
 
     Curve minus(Curve other) {
-        return with(other, -1);
+        return with(other, 1, -1);
     }
 
     /** Half-way between two. */
     Curve middle(Curve other) {
-        Curve sum = with(other, 1);
-        for (int i = 0; i < sum.values.length; i++) sum.values[i] /= 2;
-        return sum;
+        return with(other, 0.5, 0.5);
     }
 
-    private Curve with(Curve other, int sign) {
+    private Curve with(Curve other, double mine, double theirs) {
         double[] both = new double[values.length];
-        for (int i = 0; i < both.length; i++) both[i] = values[i] + sign * other.values[i];
-        return new Curve(seconds, both);
+        for (int i = 0; i < both.length; i++) both[i] = mine * values[i] + theirs * other.values[i];
+        return new Curve(seconds, both, byHand, byHand ? Math.hypot(mine * noise, theirs * other.noise) : Double.NaN);
     }
 
     /** Standard deviation of one picture's noise. */

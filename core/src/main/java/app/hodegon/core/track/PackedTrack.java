@@ -16,11 +16,13 @@ import java.util.zip.InflaterInputStream;
 
 /**
  * A track in few bytes: points to a tenth of a pixel as differences from picture to picture, certainty to a hundredth,
- * times to a microsecond, deflated. 150 pictures of nineteen points take about 10 kB.
+ * times to a microsecond, deflated. 150 pictures of nineteen points take about 10 kB. What was set by hand has a form of its
+ * own, in which the time between two pictures of the film follows the view.
  */
 public final class PackedTrack {
 
     private static final int FORM = 1;
+    private static final int BY_HAND = 2;
     private static final double STEPS = 10;
     private static final double PARTS = 100;
     private static final double MICROS = 1e6;
@@ -33,8 +35,9 @@ public final class PackedTrack {
     public static byte[] pack(Track track) {
         ByteArrayOutputStream bytes = new ByteArrayOutputStream();
         try (DataOutputStream out = new DataOutputStream(new DeflaterOutputStream(bytes))) {
-            out.writeByte(FORM);
+            out.writeByte(track.isByHand() ? BY_HAND : FORM);
             out.writeUTF(track.view().id());
+            if (track.isByHand()) out.writeDouble(track.step());
             out.writeInt(track.length());
             out.writeByte(track.paths().size());
             for (double seconds : track.seconds()) out.writeLong(Math.round(seconds * MICROS));
@@ -62,11 +65,13 @@ public final class PackedTrack {
     /** @throws IllegalArgumentException for bytes that are no packed track */
     public static Track unpack(byte[] bytes) {
         try (DataInputStream in = new DataInputStream(new InflaterInputStream(new ByteArrayInputStream(bytes)))) {
-            if (in.readByte() != FORM) throw new IllegalArgumentException("no packed track of a known form.");
+            int form = in.readByte();
+            if (form != FORM && form != BY_HAND) throw new IllegalArgumentException("no packed track of a known form.");
             View view = Identified.of(View.class, in.readUTF());
+            double step = form == BY_HAND ? in.readDouble() : Double.NaN;
             int length = in.readInt();
             int points = in.readByte();
-            if (length < Track.SHORTEST || length > Track.LONGEST || points < 0 || points > Track.POINTS.size()) {
+            if (length < 0 || length > Track.LONGEST || points < 0 || points > Track.POINTS.size()) {
                 throw new IllegalArgumentException("no packed track: its size is impossible.");
             }
             double[] seconds = new double[length];
@@ -80,7 +85,7 @@ public final class PackedTrack {
                 for (int i = 0; i < length; i++) certainty[i] = in.readByte() / PARTS;
                 paths.put(point, new Path(along, up, certainty));
             }
-            return new Track(view, seconds, paths);
+            return form == BY_HAND ? Track.byHand(view, seconds, paths, step) : new Track(view, seconds, paths);
         } catch (IOException broken) {
             throw new IllegalArgumentException("no packed track: it is cut or spoiled.", broken);
         }

@@ -9,15 +9,22 @@ import java.util.EnumSet;
 import java.util.Map;
 import java.util.Objects;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.stream.IntStream;
 
-/** Points of one body over time, seen by one camera. */
+/**
+ * Points of one body over time, seen by one camera: found in every picture of a film, or set by hand in the pictures of
+ * some moments.
+ */
 public final class Track {
 
     /** Fewest and most pictures. */
     public static final int SHORTEST = 30;
 
     public static final int LONGEST = 3000;
+
+    private static final int MOST_BY_HAND = 8;
 
     /** Longest time from one picture to the next, seconds: slower films hold no swing. */
     private static final double SLOWEST = 0.2;
@@ -32,6 +39,9 @@ public final class Track {
     private final View view;
     private final double[] seconds;
     private final Map<BodyPoint, Path> paths;
+
+    /** Time from one picture of the film to the next where points were set in some of them, seconds; else NaN. */
+    private final double ofTheFilm;
 
     /**
      * One point's way through the pictures; NaN where it was not seen.
@@ -69,19 +79,56 @@ public final class Track {
      *     for paths of another length
      */
     public Track(View view, double[] seconds, Map<BodyPoint, Path> paths) {
-        this.view = Objects.requireNonNull(view);
-        this.seconds = seconds.clone();
+        this(view, ofFilm(seconds), paths, Double.NaN);
+    }
+
+    private static double[] ofFilm(double[] seconds) {
         if (seconds.length < SHORTEST || seconds.length > LONGEST) {
             throw new IllegalArgumentException(
                     "A swing has " + SHORTEST + " to 3,000 pictures; these are " + seconds.length + ".");
         }
-        for (int i = 1; i < seconds.length; i++) {
-            double step = seconds[i] - seconds[i - 1];
-            if (!(step > 0)) throw new IllegalArgumentException("The times of the pictures must rise.");
-            if (step > SLOWEST)
+        double[] rising = rising(seconds);
+        for (int i = 1; i < rising.length; i++) {
+            if (rising[i] - rising[i - 1] > SLOWEST)
                 throw new IllegalArgumentException("Two pictures may lie at most " + SLOWEST + " s apart.");
         }
-        if (step() < FASTEST) throw new IllegalArgumentException("A film has at most 1,000 pictures a second.");
+        if (rising[rising.length - 1] - rising[0] < FASTEST * (rising.length - 1)) {
+            throw new IllegalArgumentException("A film has at most 1,000 pictures a second.");
+        }
+        return rising;
+    }
+
+    private static double[] rising(double[] seconds) {
+        double[] rising = seconds.clone();
+        for (int i = 1; i < rising.length; i++) {
+            if (!(rising[i] > rising[i - 1]))
+                throw new IllegalArgumentException("The times of the pictures must rise.");
+        }
+        return rising;
+    }
+
+    /**
+     * Points that somebody set in one picture for each of some moments.
+     *
+     * @param seconds of these pictures, rising
+     * @param step from one picture of the film to the next, seconds
+     * @throws IllegalArgumentException for fewer than 2 or more than 8 pictures, and as for a film
+     */
+    public static Track byHand(View view, double[] seconds, Map<BodyPoint, Path> paths, double step) {
+        if (seconds.length < 2 || seconds.length > MOST_BY_HAND) {
+            throw new IllegalArgumentException(
+                    "By hand points are set at 2 to 8 moments; these are " + seconds.length + ".");
+        }
+        if (!(step >= FASTEST && step <= SLOWEST)) {
+            throw new IllegalArgumentException("A film has 5 to 1,000 pictures a second.");
+        }
+        return new Track(view, rising(seconds), paths, step);
+    }
+
+    private Track(View view, double[] seconds, Map<BodyPoint, Path> paths, double ofTheFilm) {
+        this.view = Objects.requireNonNull(view);
+        this.seconds = seconds;
+        this.ofTheFilm = ofTheFilm;
         this.paths = new EnumMap<>(BodyPoint.class);
         paths.forEach((point, path) -> {
             if (path.along().length != seconds.length
@@ -92,6 +139,16 @@ public final class Track {
             if (!POINTS.contains(point)) throw new IllegalArgumentException(point.id() + " is no point of the body.");
             this.paths.put(point, path);
         });
+    }
+
+    /** The same with other points. */
+    Track with(Map<BodyPoint, Path> others) {
+        return new Track(view, seconds, others, ofTheFilm);
+    }
+
+    /** Whether its points were set at some moments. */
+    public boolean isByHand() {
+        return !Double.isNaN(ofTheFilm);
     }
 
     public View view() {
@@ -107,6 +164,13 @@ public final class Track {
         return seconds[picture];
     }
 
+    /** Which picture was taken at a moment. */
+    OptionalInt pictureAt(double moment) {
+        return IntStream.range(0, seconds.length)
+                .filter(i -> Math.abs(seconds[i] - moment) < Curve.SAME)
+                .findFirst();
+    }
+
     double[] seconds() {
         return seconds;
     }
@@ -119,14 +183,15 @@ public final class Track {
         return seconds[seconds.length - 1];
     }
 
-    /** Usual time from one picture to the next, seconds: their mean. */
+    /** Usual time from one picture of the film to the next, seconds: their mean. */
     public double step() {
+        if (isByHand()) return ofTheFilm;
         return (last() - first()) / (seconds.length - 1);
     }
 
     /** Time from one picture to the next around a moment, seconds. */
     public double stepAt(double moment) {
-        return stepAt(seconds, moment);
+        return isByHand() ? ofTheFilm : stepAt(seconds, moment);
     }
 
     static double stepAt(double[] seconds, double moment) {

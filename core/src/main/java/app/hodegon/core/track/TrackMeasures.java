@@ -192,6 +192,8 @@ final class TrackMeasures {
                 moments.seconds(Checkpoint.TOP).orElseThrow(),
                 moments.at(Checkpoint.IMPACT).map(Moment::seconds));
         for (Checkpoint at : OF_TURNS) {
+            // Between single pictures nobody sees to which side of square a line is turned on the way down.
+            if (body.isByHand() && at.compareTo(Checkpoint.TOP) > 0) continue;
             if (!moments.has(at) || !sure(at, lead, trail)) continue;
             Moment moment = moments.at(at).orElseThrow();
             Width.Turned turned = width.turn(moment.seconds(), reach(across.get()), moment.uncertainty() / 1000);

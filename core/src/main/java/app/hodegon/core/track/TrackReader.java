@@ -74,7 +74,7 @@ public final class TrackReader {
         this.moments = Moments.of(known, track.first(), track.last());
         Cleaning.Cleaned cleaned = Cleaning.of(track);
         this.track = cleaned.track();
-        this.body = new Body(this.track);
+        this.body = new Body(this.track, cleaned.body());
         this.length = cleaned.body();
         this.swapped = cleaned.swapped();
     }
@@ -97,6 +97,10 @@ public final class TrackReader {
                     new Trouble(Kind.SIDEWAYS, "The golfer does not stand upright in the picture: turn the film."));
             return new TrackReading(track.view(), Ruler.NONE, new SwingReading(moments.all(), List.of(), troubles));
         }
+        if (track.isByHand()) {
+            set();
+            return measured(marks, height);
+        }
         Optional<Spot> hands = body.hands(length);
         List<WayDown> ways = hands.map(h -> WaysDown.of(h, length)).orElse(List.of());
         if (ways.size() > 1) {
@@ -108,6 +112,20 @@ public final class TrackReader {
         } else {
             find(hands.orElseThrow(), ways.get(0));
         }
+        return measured(marks, height);
+    }
+
+    /** What was set by hand has its moments already, each with its picture. */
+    private void set() {
+        for (Moment moment : moments.all()) {
+            if (track.pictureAt(moment.seconds()).isEmpty()) {
+                throw new IllegalArgumentException(
+                        moment.at().label() + ": there is no picture with points at this moment.");
+            }
+        }
+    }
+
+    private TrackReading measured(Optional<Ruler> marks, OptionalDouble height) {
         Ruler ruler = marks.orElseGet(() -> byHeight(height));
         List<Measured> readings = new TrackMeasures(track.view(), body, length, ruler, moments, takeaway).read();
         troubles.addAll(new TrackTroubles(track, body, length, ruler, moments, swapped).find());

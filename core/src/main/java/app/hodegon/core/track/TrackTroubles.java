@@ -65,7 +65,7 @@ final class TrackTroubles {
             square(from, to);
         }
         moved(from, to);
-        unseen();
+        if (!track.isByHand()) unseen();
         moments.unfitting().ifPresent(found::add);
         if (swapped > FEW * track.length()) {
             say(Kind.SWAPPED, "Left and right were swapped in %d pictures, and put right.", swapped);

@@ -275,7 +275,7 @@ public class Clips {
             for (BodyPoint point : points) frame.add(inPicture(track, point, i, hand));
             frames.add(frame);
         }
-        return new ClipPoints(times, points.stream().map(p -> p.name(hand)).toList(), frames);
+        return new ClipPoints(times, points.stream().map(p -> p.name(hand)).toList(), frames, track.isByHand());
     }
 
     private static List<Double> inPicture(Track track, BodyPoint point, int i, Handedness hand) {

@@ -69,9 +69,11 @@ record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed ag
      *
      * @param points what the columns are
      * @param frames for each picture, for each point: x to the right and y down in pixels, certainty; null where not seen
+     * @param byHand they were set by somebody, in the pictures of the moments
      */
     record ClipPoints(
             @NotNull List<Double> times,
             @NotNull List<String> points,
-            @NotNull List<List<List<Double>>> frames) {}
+            @NotNull List<List<List<Double>>> frames,
+            boolean byHand) {}
 }

@@ -44,14 +44,14 @@ final class Points {
         return times;
     }
 
-    static Track track(View view, Handedness hand, List<String> names, double[][][] frames, double[] seconds) {
+    static Map<BodyPoint, Path> paths(View view, Handedness hand, List<String> names, double[][][] frames) {
         List<BodyPoint> points = names.stream().map(name -> point(name, hand)).toList();
         if (points.stream().distinct().count() < points.size()) {
             throw new Invalid("points", "Name every point once.");
         }
         Map<BodyPoint, Path> paths = new EnumMap<>(BodyPoint.class);
         for (int k = 0; k < points.size(); k++) paths.put(points.get(k), path(view, hand, frames, k, points.size()));
-        return Invalid.in(seconds.length == frames.length ? "frames" : "times", () -> new Track(view, seconds, paths));
+        return paths;
     }
 
     private static BodyPoint point(String name, Handedness hand) {

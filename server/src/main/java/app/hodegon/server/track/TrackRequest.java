@@ -1,10 +1,12 @@
 package app.hodegon.server.track;
 
+import app.hodegon.core.golfer.BodyPoint;
 import app.hodegon.core.motion.Moment;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.track.Ruler;
 import app.hodegon.core.track.Track;
+import app.hodegon.core.track.Track.Path;
 import app.hodegon.core.track.View;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.trace.KnownMoments;
@@ -24,6 +26,7 @@ import java.util.Optional;
  * @param frames for each frame, for each point: x to the right and y down in pixels, certainty 0 to 1
  * @param times of the frames, seconds
  * @param moments known from elsewhere or corrected, by checkpoint, seconds
+ * @param byHand the frames are those of the moments alone, with points that somebody set; needs frameRate and times
  */
 public record TrackRequest(
         @NotNull @Size(max = 10) String handedness,
@@ -34,7 +37,8 @@ public record TrackRequest(
         @NotNull @Size(min = 1, max = 19) List<@NotNull @Size(max = 20) String> points,
         @NotNull @Size(max = Track.LONGEST) double[][][] frames,
         @Size(max = Track.LONGEST) double[] times,
-        @Size(max = 8) Map<@Size(max = 20) String, @NotNull Double> moments) {
+        @Size(max = 8) Map<@Size(max = 20) String, @NotNull Double> moments,
+        Boolean byHand) {
 
     /**
      * A thing of known length in the plane of the feet.
@@ -54,7 +58,15 @@ public record TrackRequest(
 
     public Track track(Handedness hand) {
         View of = Invalid.in("view", () -> Identified.of(View.class, view));
-        return Points.track(of, hand, points, frames, Points.seconds(frameRate, times, frames.length));
+        double[] seconds = Points.seconds(frameRate, times, frames.length);
+        Map<BodyPoint, Path> paths = Points.paths(of, hand, points, frames);
+        if (Boolean.TRUE.equals(byHand)) {
+            if (frameRate == null || times == null) {
+                throw new Invalid("byHand", "Give the film's frameRate, and the times of its frames.");
+            }
+            return Invalid.in("frames", () -> Track.byHand(of, seconds, paths, 1 / frameRate));
+        }
+        return Invalid.in("frames", () -> new Track(of, seconds, paths));
     }
 
     public Optional<Ruler> ruler() {
