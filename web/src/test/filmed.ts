@@ -47,6 +47,8 @@ export function foundSwing(part: Partial<Found> = {}): Found {
     pictures: TIMES.map(picture),
     width: 360,
     height: 480,
+    rate: 20,
+    byHand: false,
     swings: [{ from: 0, to: 2, peak: 1.45 }],
     swing: 0,
     ...part,

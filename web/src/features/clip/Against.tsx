@@ -4,7 +4,7 @@ import type { Hand } from "@/api/types";
 import { GolferPicture } from "../golfer/GolferPicture";
 import type { Motion } from "../golfer/motion";
 import { Seen } from "./Seen";
-import { nearest, type Shown } from "./shown";
+import { mirror, nearest, type Shown } from "./shown";
 import { laidOver, LEVEL, SQUARE, stanceIn, stanceOf } from "./stance";
 import { byMoments, strikesApart } from "./ties";
 
@@ -13,17 +13,20 @@ export type Other = { name: string } & ({ film: Shown } | { motion: Motion });
 
 /** Chosen, in a list of what a film may be held against. */
 export const WANTED = "wanted";
+export const MIRRORED = "mirrored";
 
-/** What was chosen to hold a film against: the wanted swing of a school, another film, or nothing. */
+/** What was chosen to hold a film against: the wanted swing of a school, itself in a mirror, another film, or nothing. */
 export function useOther(
   chosen: string | undefined,
   film: Shown | undefined,
   school: string,
   hand: Hand,
+  own: Shown | undefined,
 ): Other | undefined {
   const asked = chosen === WANTED && school !== "";
   const wanted = useQuery({ ...queries.swingMotion({}, hand, school), enabled: asked });
   if (chosen === WANTED) return wanted.data && { name: "The wanted swing", motion: wanted.data };
+  if (chosen === MIRRORED) return own && { name: "Mirrored", film: mirror(own) };
   return film && { name: film.name, film };
 }
 

@@ -1,10 +1,11 @@
 import { type ReactNode, useState } from "react";
 import type { Catalogue, Hand, Wire } from "@/api/types";
+import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Note } from "@/ui/Notice";
 import { Picture } from "./Picture";
 import { Beside, type Other, Over } from "./Against";
-import { ClipSettings, type Setting } from "./ClipSettings";
+import { type Asking, ClipSettings, type Setting } from "./ClipSettings";
 import { Seen } from "./Seen";
 import { nearest, type Shown } from "./shown";
 
@@ -34,7 +35,7 @@ export function ClipDesk({
 }) {
   const impact = shown.moments.find((m) => m.id === "top") ?? shown.moments[0];
   const [index, setIndex] = useState(() => nearest(shown.times, impact?.time ?? 0));
-  const [chosen, setChosen] = useState<string | undefined>(impact?.id);
+  const [chosen, setChosen] = useState<string | undefined>(impact?.id ?? (setting?.asking && "address"));
   const marks = setting?.marks;
   const [marking, setMarking] = useState<[number, number][]>();
   const at = Math.min(index, shown.times.length - 1);
@@ -48,6 +49,7 @@ export function ClipDesk({
   const moment = shown.moments.find((m) => m.id === chosen);
   // A moment lies between two pictures: the nearer one shows it.
   const off = !moment || nearest(shown.times, moment.time) !== at;
+  const asking = chosen !== undefined && (!moment || !off) ? setting?.asking?.(chosen) : undefined;
   const [over, setOver] = useState(false);
   const held = against && { other: against, shown, at, moment: off ? undefined : chosen, hand };
   const alike = against && (!("film" in against) || against.film.view === shown.view);
@@ -55,6 +57,7 @@ export function ClipDesk({
   return (
     <div className="grid gap-3">
       <Warnings of={shown.warnings.filter((w) => ALERTS.includes(w.code))} tone="alert" />
+      {asking && <Asked asking={asking} catalogue={catalogue} moment={chosen!} there={!!moment} />}
       <div
         className={`grid gap-3 ${beside ? "sm:grid-cols-2" : ""}`}
         onWheel={(e) => {
@@ -68,19 +71,26 @@ export function ClipDesk({
             hand={hand}
             moment={off ? undefined : moment?.id}
             marks={marking ?? (marks ? [marks.from, marks.to] : [])}
-            onDrag={!marking && setting?.onFix ? (point, by) => setting.onFix!({ at, point, by }) : undefined}
+            onDrag={
+              !marking && !asking?.what && setting?.onFix
+                ? (point, by) => setting.onFix!({ at, point, by })
+                : undefined
+            }
             onPress={
-              marking &&
-              ((press) => {
-                const next = [...marking, press];
-                if (next.length < 2) return setMarking(next);
-                setMarking(undefined);
-                setting?.onMarks({
-                  from: next[0]!,
-                  to: next[1]!,
-                  centimetres: marks?.centimetres ?? USUAL_MARK,
-                });
-              })
+              !marking
+                ? asking?.what
+                  ? asking.onPlace
+                  : undefined
+                : (press) => {
+                    const next = [...marking, press];
+                    if (next.length < 2) return setMarking(next);
+                    setMarking(undefined);
+                    setting?.onMarks({
+                      from: next[0]!,
+                      to: next[1]!,
+                      centimetres: marks?.centimetres ?? USUAL_MARK,
+                    });
+                  }
             }
           >
             {held && !beside && (
@@ -161,6 +171,47 @@ export function ClipDesk({
         />
       )}
       <Warnings of={shown.warnings.filter((w) => !ALERTS.includes(w.code))} />
+    </div>
+  );
+}
+
+/** What is asked where points are set by hand. */
+function Asked({
+  asking,
+  catalogue,
+  moment,
+  there,
+}: {
+  asking: Asking;
+  catalogue: Catalogue;
+  moment: string;
+  there: boolean;
+}) {
+  const brief = (id: string) => catalogue.checkpoints.find((c) => c.id === id)?.brief ?? id;
+  const left = asking.left.filter((id) => id !== moment);
+  return (
+    <div className="bg-tint flex min-h-13 flex-wrap items-center gap-3 rounded px-3 py-1">
+      <p role="status" className="flex-1">
+        {!there ? (
+          <>
+            Go to the picture of <strong>{brief(moment).toLowerCase()}</strong> and say that it is here.
+          </>
+        ) : asking.what ? (
+          <>
+            {brief(moment)}: press <strong>{asking.what}</strong>
+          </>
+        ) : (
+          <>
+            {brief(moment)} is set.{left.length > 0 && ` Next: ${left.map(brief).join(", ").toLowerCase()}.`}
+          </>
+        )}
+      </p>
+      {there && asking.what && <Button onClick={() => asking.onPlace(null)}>Not to be seen</Button>}
+      {asking.onBack && (
+        <Button weight="quiet" onClick={asking.onBack}>
+          One back
+        </Button>
+      )}
     </div>
   );
 }

@@ -12,6 +12,7 @@ const TONES = {
 /** One picture of a film with the lines that are measured; without a picture, the lines alone. */
 export function ClipPicture({
   picture,
+  mirrored,
   width,
   height,
   drawing,
@@ -23,6 +24,7 @@ export function ClipPicture({
   onDrag,
 }: {
   picture?: Blob | string;
+  mirrored?: boolean;
   width: number;
   height: number;
   drawing: Drawing;
@@ -44,7 +46,7 @@ export function ClipPicture({
       className="bg-ink relative mx-auto w-fit max-w-full overflow-hidden rounded"
       style={{ aspectRatio: `${width} / ${height}` }}
     >
-      {picture && <Picture of={picture} />}
+      {picture && <Picture of={picture} mirrored={mirrored} />}
       {children}
       <svg
         role="img"

@@ -2,10 +2,22 @@ import type { Catalogue } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { MetricField } from "@/ui/MetricField";
 import { scaleOf } from "@/ui/units";
+import type { Poses } from "./byHand";
 import type { Fix } from "./fixes";
+import type { CameraView } from "./seen";
 import type { Shown } from "./shown";
 
 export type Marks = { from: [number, number]; to: [number, number]; centimetres: number };
+
+/** A film as the coach set it, before it is kept. */
+export type ClipSet = {
+  view: CameraView;
+  marks?: Marks;
+  moments: Record<string, number>;
+  fixes: Fix[];
+  /** Where nothing looked for points. */
+  poses: Poses;
+};
 
 /** What is set by hand of a film, and how it is told. */
 export type Setting = {
@@ -14,12 +26,25 @@ export type Setting = {
   marks?: Marks;
   /** Points were dragged. */
   fixed?: boolean;
-  /** Null gives a moment back to what was found. */
-  onMoment: (id: string, seconds: number | null) => void;
+  /** Null gives a moment back to what was found; nothing where moments stay. */
+  onMoment?: (id: string, seconds: number | null) => void;
   onTall: (cm: number | null) => void;
   onMarks: (marks: Marks | undefined) => void;
   /** A point was dragged; nothing gives all back to where they were found. */
   onFix?: (fix?: Fix) => void;
+  /** What is asked of a moment where points are set by hand. */
+  asking?: (moment: string) => Asking;
+};
+
+/** @param what is to be pressed next; undefined when all is set, or the moment itself is not */
+export type Asking = {
+  what?: string;
+  /** Null where it is not to be seen. */
+  onPlace: (at: [number, number] | null) => void;
+  /** Undefined before anything is set. */
+  onBack?: () => void;
+  /** The moments that are to be set yet. */
+  left: string[];
 };
 
 const EXPLAINED: Record<string, string> = {
@@ -58,14 +83,14 @@ export function ClipSettings({
   const there = shown.moments.find((m) => m.id === moment);
   return (
     <div className="flex flex-wrap items-center gap-x-4 gap-y-2">
-      {checkpoint && (
+      {checkpoint && setting.onMoment && (
         <>
-          <Button disabled={!off} onClick={() => setting.onMoment(checkpoint.id, seconds)}>
+          <Button disabled={!off} onClick={() => setting.onMoment?.(checkpoint.id, seconds)}>
             {checkpoint.brief} is here
           </Button>
           {there?.from === "corrected" && (
-            <Button weight="quiet" onClick={() => setting.onMoment(checkpoint.id, null)}>
-              As it was found
+            <Button weight="quiet" onClick={() => setting.onMoment?.(checkpoint.id, null)}>
+              {setting.asking ? `Without ${checkpoint.brief.toLowerCase()}` : "As it was found"}
             </Button>
           )}
         </>

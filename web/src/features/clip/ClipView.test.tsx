@@ -5,13 +5,14 @@ import { CATALOGUE, LESSON, serve, show, SIGNED_IN } from "@/test/fixtures";
 import { clipPoints, foundSwing, keptClip, MOMENTS, READINGS } from "@/test/filmed";
 import { motionOf } from "@/test/motion";
 import ClipView from "./ClipView";
-import { NoFilm } from "./film";
+import { NoFilm, NotFound } from "./noFilm";
 import type { Found } from "./finding";
+import { POINTS, type PointName } from "./points";
 import ThenAndNow from "./ThenAndNow";
 
 /** What the next film holds. */
-let next: () => Promise<Found>;
-vi.mock("./finding", () => ({ findSwing: () => next() }));
+let next: (byHand: boolean) => Promise<Found>;
+vi.mock("./finding", () => ({ findSwing: (...told: unknown[]) => next(told[6] === true) }));
 
 const catalogue: Catalogue = {
   ...CATALOGUE,
@@ -91,6 +92,56 @@ describe("a film of a lesson", () => {
     expect(sent.track).toMatchObject({ view: "face-on", height: 178 });
     expect(sent.track.frames).toHaveLength(40);
     expect(screen.getByRole("heading", { name: "Clip 1, face on" })).toBeTruthy();
+  });
+
+  it("is read from points set by hand where nobody was found", async () => {
+    next = async (byHand) => {
+      if (!byHand) throw new NotFound("Nobody is to be seen in this film.");
+      return foundSwing({ byHand, frames: foundSwing().times.map(() => null) });
+    };
+    const calls = open({ [`POST /api/lessons/${ID}/clips`]: view([keptClip()]) });
+    await film();
+    fireEvent.click(await screen.findByRole("button", { name: "Set points by hand" }));
+    expect(await screen.findByText(/say that it is here/)).toBeTruthy();
+    const strip = within(screen.getByRole("list", { name: "Moments of the swing" }));
+    const press = (x: number, y: number) => {
+      const picture = screen.getByRole("img", { name: /swing\.mp4 at/ });
+      picture.getBoundingClientRect = () => ({ left: 0, top: 0, width: 360, height: 480 }) as DOMRect;
+      fireEvent(picture, new MouseEvent("pointerdown", { clientX: x, clientY: y, bubbles: true }));
+    };
+    const set = (moment: string, at: number) => {
+      fireEvent.click(strip.getByRole("button", { name: new RegExp(`^${moment}`) }));
+      fireEvent.change(screen.getByRole("slider"), { target: { value: `${at}` } });
+      fireEvent.click(screen.getByRole("button", { name: `${moment} is here` }));
+      expect(screen.getByRole("status").textContent).toContain("press an ear");
+      for (let k = 0; k < 6; k++) press(100 + 10 * k, 60 + 40 * k);
+      fireEvent.click(screen.getByRole("button", { name: "One back" }));
+      expect(screen.getByRole("status").textContent).toContain("press the left ankle");
+      press(150, 260);
+      fireEvent.click(screen.getByRole("button", { name: "Not to be seen" }));
+    };
+    set("Address", 4);
+    expect(screen.getByRole("status").textContent).toContain("Next: top, impact");
+    expect((screen.getByRole("button", { name: "Keep" }) as HTMLButtonElement).disabled).toBe(true);
+    set("Top", 24);
+    fireEvent.click(strip.getByRole("button", { name: /^Top/ }));
+    const shoulder = screen.getByRole("button", { name: /^left shoulder/ });
+    fireEvent.keyDown(shoulder, { key: "ArrowRight" });
+    const keep = screen.getByRole("button", { name: "Keep" }) as HTMLButtonElement;
+    await waitFor(() => expect(keep.disabled).toBe(false));
+    fireEvent.click(keep);
+    expect(await screen.findByText("1 kept")).toBeTruthy();
+    const { track } = bodies(calls, `POST /api/lessons/${ID}/clips`)[0] as unknown as {
+      track: { byHand: boolean; frameRate: number; times: number[]; frames: number[][][]; moments: object };
+    };
+    expect(track).toMatchObject({ byHand: true, frameRate: 20, times: [0.2, 1.2] });
+    expect(track.moments).toEqual({ address: 0.2, top: 1.2 });
+    const of = (point: PointName, frame: number) => track.frames[frame]![POINTS.indexOf(point)];
+    expect(of("right-ear", 0)).toEqual([100, 60, 0.95]);
+    expect(of("left-shoulder", 1)).toEqual([111, 100, 0.95]);
+    expect(of("left-ankle", 0)).toEqual([150, 260, 0.95]);
+    expect(of("right-ankle", 0)).toEqual([0, 0, 0]);
+    expect(of("left-wrist", 0)).toEqual([0, 0, 0]);
   });
 
   it("is kept once even if its pictures do not arrive", async () => {

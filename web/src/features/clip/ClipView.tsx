@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Check, Film as FilmIcon, Trash2, Video, X } from "lucide-react";
+import { Check, Film as FilmIcon, Hand as HandIcon, Trash2, Video, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
@@ -14,16 +14,19 @@ import { Decide } from "../lesson/Decide";
 import { Ranking } from "../lesson/Ranking";
 import { WhichBalls } from "../lesson/WhichBalls";
 import { useSwingsChanged } from "../plate/usePlate";
-import { useOther, WANTED } from "./Against";
+import { MIRRORED, useOther, WANTED } from "./Against";
+import { settled, toldByHand } from "./byHand";
+import { settingByHand, shownByHand } from "./byHandDesk";
 import { ClipDesk } from "./ClipDesk";
-import type { Marks, Setting } from "./ClipSettings";
+import type { ClipSet, Marks, Setting } from "./ClipSettings";
 import type { Shown } from "./shown";
 import { Agreed } from "./Agreed";
 import { ClipReadings } from "./ClipReadings";
 import { DemoFilm, Finding, Slower } from "./Finding";
 import { LARGEST_MB, LONGEST_SECONDS } from "./limits";
-import { type Found } from "./finding";
-import { type Fix, fixed } from "./fixes";
+import type { Found } from "./finding";
+import { NotFound } from "./noFilm";
+import { fixed } from "./fixes";
 import { holdPictures } from "./kept";
 import { type CameraView, trackOf, viewOf } from "./seen";
 import { sendPictures } from "./pictures";
@@ -41,10 +44,7 @@ const VIEWS = [
 const TURNED = { code: "turned", text: "The film did not stand upright and was turned." };
 const HEARD = { code: "heard", text: "Impact is where the strike is heard." };
 
-/** As the coach set it, before it is kept. */
 type Told = { moments: Record<string, number | null>; scale: Marks | null; height: number };
-type Set = { view: CameraView; marks?: Marks; moments: Record<string, number>; fixes: Fix[] };
-
 /** A lesson's films of swings: points are found on this machine, looked at, corrected and kept. */
 export default function ClipView({
   lesson,
@@ -70,7 +70,7 @@ export default function ClipView({
     void changed();
   };
   const finding = useFinding();
-  const [own, setOwn] = useState<{ of: Found; set: Set }>();
+  const [own, setOwn] = useState<{ of: Found; set: ClipSet }>();
   const [heard, setHeard] = useState<{ of: number; at?: number }>();
   const [tall, setTall] = useState<number | null>();
   const [chosenId, setChosen] = useState<string>();
@@ -78,28 +78,41 @@ export default function ClipView({
   const [swingId, setSwing] = useState("");
   const found = finding.found;
   const first = useMemo(
-    (): Set | undefined => found && { view: viewOf(found.frames), moments: {}, fixes: [] },
+    (): ClipSet | undefined =>
+      found && {
+        view: found.byHand ? "face-on" : viewOf(found.frames),
+        moments: {},
+        fixes: [],
+        poses: {},
+      },
     [found],
   );
   const set = found && own?.of === found ? own.set : first;
-  const setSet = (next: Set) => found && setOwn({ of: found, set: next });
+  const setSet = (next: ClipSet) => found && setOwn({ of: found, set: next });
   const height = tall === undefined ? (clips.data?.height ?? null) : tall;
 
   const frames = useMemo(
     () => (found && set ? fixed(found.frames, found.times, set.fixes) : []),
     [found, set],
   );
+  // What is read and kept: of a film with points set by hand only the pictures that have all of theirs.
+  const still = useMemo(
+    () => (found?.byHand && set ? settled(found, set.view, set.poses) : found),
+    [found, set],
+  );
   const strike = heard && heard.of === found?.id ? heard.at : undefined;
   const track = useMemo(
     () =>
-      found &&
+      still &&
       set && {
-        ...trackOf(found, frames, set.view, hand),
+        ...trackOf(still, still.byHand ? still.frames : frames, set.view, hand),
         height: height ?? undefined,
         scale: set.marks,
-        moments: { ...(strike !== undefined && { impact: strike }), ...set.moments },
+        ...(still.byHand
+          ? toldByHand(still, set.view, set.poses)
+          : { moments: { ...(strike !== undefined && { impact: strike }), ...set.moments } }),
       },
-    [found, frames, hand, height, set, strike],
+    [still, frames, hand, height, set, strike],
   );
   const read = useQuery({
     queryKey: ["tracks", found?.id, set, height, strike],
@@ -111,7 +124,7 @@ export default function ClipView({
     staleTime: Infinity,
   });
   // Once the hands have told where impact is about, the sound tells it better.
-  if (found && read.data && heard?.of !== found.id) {
+  if (found && !found.byHand && read.data && heard?.of !== found.id) {
     const impact = read.data.moments.find((m) => m.id === "impact")?.time;
     const at = found.sound && impact !== undefined ? strikeNear(found.sound, impact) : undefined;
     setHeard({ of: found.id, at: at === undefined ? at : Math.round(at * 1e4) / 1e4 });
@@ -178,36 +191,39 @@ export default function ClipView({
     .map((o) => ({ ...o, name: `${o.day || "this lesson"}, clip ${o.clip.number} ${o.clip.stage}` }));
   const against = others.find((o) => o.clip.id === againstId);
   const otherFilm = useStored(against?.clip, against?.name);
+
+  const fresh: Shown | undefined =
+    found && set && found.byHand
+      ? shownByHand(found, set, read.data)
+      : found && set && read.data
+        ? {
+            name: found.name,
+            view: set.view,
+            width: found.width,
+            height: found.height,
+            times: found.times,
+            frames,
+            moments: read.data.moments.map((m) => (m.id in set.moments ? { ...m, from: "corrected" } : m)),
+            warnings: [
+              ...(found.turned ? [TURNED] : []),
+              ...(strike !== undefined && !("impact" in set.moments) ? [HEARD] : []),
+              ...read.data.warnings,
+            ],
+            readings: read.data.readings,
+            ruler: read.data.scale,
+            picture: (i) => found.pictures[i],
+          }
+        : undefined;
+  const shown = fresh ?? stored;
   const other = useOther(
     againstId,
     found ? undefined : otherFilm,
     lesson.entry.approach.pressure ?? "",
     hand,
+    shown,
   );
   if (clips.isPending) return <Loading />;
   if (clips.isError) return <Failed error={clips.error} again={() => clips.refetch()} />;
-
-  const fresh: Shown | undefined =
-    found && set && read.data
-      ? {
-          name: found.name,
-          view: set.view,
-          width: found.width,
-          height: found.height,
-          times: found.times,
-          frames,
-          moments: read.data.moments.map((m) => (m.id in set.moments ? { ...m, from: "corrected" } : m)),
-          warnings: [
-            ...(found.turned ? [TURNED] : []),
-            ...(strike !== undefined && !("impact" in set.moments) ? [HEARD] : []),
-            ...read.data.warnings,
-          ],
-          readings: read.data.readings,
-          ruler: read.data.scale,
-          picture: (i) => found.pictures[i],
-        }
-      : undefined;
-  const shown = fresh ?? stored;
   const plate = (swings.data?.swings ?? []).filter(
     (s) =>
       s.stage === stage &&
@@ -217,7 +233,7 @@ export default function ClipView({
   );
   const swing = plate.find((s) => s.id === swingId);
   const school = catalogue.schools.find((s) => s.id === lesson.entry.approach.pressure);
-  const settingFresh = (set: Set): Setting => ({
+  const settingFresh = (set: ClipSet): Setting => ({
     tall: height,
     marks: set.marks,
     fixed: set.fixes.length > 0,
@@ -237,9 +253,9 @@ export default function ClipView({
     marks: chosen?.scale as Marks | undefined,
     onTall: (cm) => cm && tell.mutate({ height: cm }),
     onMarks: (marks) => tell.mutate({ scale: marks ?? null }),
-    onMoment: (id, seconds) => tell.mutate({ moments: { [id]: seconds } }),
+    onMoment: stored?.byHand ? undefined : (id, seconds) => tell.mutate({ moments: { [id]: seconds } }),
   };
-  const isSwing = !!fresh && fresh.moments.length > 0;
+  const isSwing = !!track && !!read.data && read.data.moments.length > 0;
   return (
     <div className="grid gap-4">
       <div className="flex flex-wrap items-center gap-x-5 gap-y-2 no-print">
@@ -267,8 +283,15 @@ export default function ClipView({
           stays on this machine.
         </p>
       </div>
-      {finding.busy && <Finding finding={finding} />}
+      {finding.busy && <Finding finding={finding} mayByHand />}
       {finding.error && <Failed error={finding.error} />}
+      {finding.error instanceof NotFound && (
+        <div>
+          <Button onClick={finding.byHand}>
+            <HandIcon aria-hidden className="size-4" /> Set points by hand
+          </Button>
+        </div>
+      )}
       {found && read.isError && <Failed error={read.error} />}
       {!shown && !finding.busy && (
         <div className="border-line text-soft grid gap-2 border border-dashed p-6">
@@ -289,14 +312,14 @@ export default function ClipView({
                     label="Where the camera stood"
                     value={set.view}
                     options={VIEWS}
-                    onChange={(view) => setSet({ ...set, view: view as CameraView })}
+                    onChange={(view) => setSet({ ...set, view: view as CameraView, poses: {} })}
                   />
                   <Slower finding={finding} slow={fresh.warnings.some((w) => w.code === "slow-motion")} />
                   <span className="ml-auto flex gap-2">
                     <Button
                       weight="main"
                       disabled={!isSwing || keep.isPending}
-                      onClick={() => keep.mutate(found!)}
+                      onClick={() => keep.mutate(still!)}
                     >
                       <Check aria-hidden className="size-4" /> Keep
                     </Button>
@@ -326,6 +349,7 @@ export default function ClipView({
                 <select value={againstId ?? ""} onChange={(e) => setAgainst(e.target.value)}>
                   <option value="">nothing</option>
                   <option value={WANTED}>the wanted swing</option>
+                  <option value={MIRRORED}>itself, mirrored</option>
                   {!fresh &&
                     others.map((o) => (
                       <option key={o.clip.id} value={o.clip.id}>
@@ -354,7 +378,13 @@ export default function ClipView({
               against={other}
               hand={hand}
               catalogue={catalogue}
-              setting={fresh && set ? settingFresh(set) : settingKept}
+              setting={
+                !(fresh && found && set)
+                  ? settingKept
+                  : found.byHand
+                    ? settingByHand(found, set, setSet, height, setTall)
+                    : settingFresh(set)
+              }
               beneath={
                 swing &&
                 school &&

@@ -14,8 +14,14 @@ const PARTS = {
 const BAR =
   "h-3 w-full appearance-none [&::-webkit-progress-bar]:rounded [&::-webkit-progress-bar]:bg-tint [&::-webkit-progress-value]:rounded [&::-webkit-progress-value]:bg-ink";
 
-/** What is being found, as it comes in; with a way out. */
-export function Finding({ finding }: { finding: ReturnType<typeof useFinding> }) {
+/** What is being found, as it comes in; with a way out, and for who knows what to set, one to do it by hand. */
+export function Finding({
+  finding,
+  mayByHand,
+}: {
+  finding: ReturnType<typeof useFinding>;
+  mayByHand?: boolean;
+}) {
   const { progress, canvas, give } = finding;
   const place = useRef<HTMLDivElement>(null);
   useEffect(() => {
@@ -37,7 +43,12 @@ export function Finding({ finding }: { finding: ReturnType<typeof useFinding> })
         </span>
         <progress className={BAR} max={progress.of} value={progress.done} />
       </label>
-      <Button onClick={give}>Give up</Button>
+      <span className="flex gap-2">
+        <Button onClick={give}>Give up</Button>
+        {mayByHand && progress.part === "finding" && (
+          <Button onClick={finding.byHand}>Set points by hand</Button>
+        )}
+      </span>
     </section>
   );
 }

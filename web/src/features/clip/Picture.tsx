@@ -1,7 +1,7 @@
 import { useEffect, useRef } from "react";
 
 /** A picture held on this page or kept on the server; what is on it is said beside it. */
-export function Picture({ of }: { of: Blob | string }) {
+export function Picture({ of, mirrored }: { of: Blob | string; mirrored?: boolean }) {
   const image = useRef<HTMLImageElement>(null);
   useEffect(() => {
     if (typeof of === "string") {
@@ -12,5 +12,12 @@ export function Picture({ of }: { of: Blob | string }) {
     image.current!.src = address;
     return () => URL.revokeObjectURL(address);
   }, [of]);
-  return <img ref={image} alt="" className="block size-full" draggable={false} />;
+  return (
+    <img
+      ref={image}
+      alt=""
+      className={`block size-full ${mirrored ? "-scale-x-100" : ""}`}
+      draggable={false}
+    />
+  );
 }

@@ -43,6 +43,7 @@ export function Seen({
   return (
     <ClipPicture
       picture={picture}
+      mirrored={shown.mirrored}
       width={shown.width}
       height={shown.height}
       drawing={drawn}

@@ -7,7 +7,7 @@ import type { Catalogue, Hand, Student, Wire } from "@/api/types";
 import { longDay, shortDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
-import { useOther, WANTED } from "./Against";
+import { MIRRORED, useOther, WANTED } from "./Against";
 import { ClipDesk } from "./ClipDesk";
 import type { Marks } from "./ClipSettings";
 import { ClipReadings } from "./ClipReadings";
@@ -62,7 +62,7 @@ function Look({
   const others = before.data?.clips.filter((c) => c.view === clip.view && c.state === "kept") ?? [];
   const [againstId, setAgainst] = useState("");
   const film = useStored(others.find((c) => c.id === againstId));
-  const against = useOther(againstId, film, school, hand);
+  const against = useOther(againstId, film, school, hand, shown);
   const tell = useMutation({
     mutationFn: (told: object) =>
       api.put(`/api/clips/${clip.id}/told`, {
@@ -85,6 +85,7 @@ function Look({
         <select value={againstId} onChange={(e) => setAgainst(e.target.value)}>
           <option value="">nothing</option>
           <option value={WANTED}>the wanted swing</option>
+          <option value={MIRRORED}>itself, mirrored</option>
           {others.map((c) => (
             <option key={c.id} value={c.id}>
               {shortDay(last!.heldOn)}, clip {c.number} {c.stage}

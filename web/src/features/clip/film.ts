@@ -7,6 +7,7 @@ import {
   Input,
   type InputVideoTrack,
 } from "mediabunny";
+import { NoFilm } from "./noFilm";
 import type { FilmSound } from "./strike";
 
 /** What is known of a film before anything in it is looked at. */
@@ -17,9 +18,6 @@ export type FilmFacts = {
   /** Pictures a second as the file's clock has them. */
   rate: number;
 };
-
-/** Why a film cannot be taken, and what to do about it. */
-export class NoFilm extends Error {}
 
 /** Pictures are looked at so high, pixels: more tells nothing more. */
 export const TALL = 480;

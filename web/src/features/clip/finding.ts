@@ -1,5 +1,6 @@
-import { Film, NoFilm, type Turned } from "./film";
+import { Film, type Turned } from "./film";
 import { difference, type Stretch, swingsIn, worthALook } from "./looking";
+import { NoFilm, NotFound } from "./noFilm";
 import { NotHere, PointFinder, type Points } from "./points";
 import { turnToStand } from "./seen";
 import type { FilmSound } from "./strike";
@@ -17,6 +18,10 @@ export type Found = {
   pictures: Blob[];
   width: number;
   height: number;
+  /** Pictures a second of the film, as the world's clock has them. */
+  rate: number;
+  /** Nothing looked for points: they are set by hand. */
+  byHand: boolean;
   /** Undefined where there is none, or where the film's clock is not the world's. */
   sound?: FilmSound;
   /** All swings of the film; this is one of them. */
@@ -45,6 +50,7 @@ let number = 0;
  * Finds the points of one swing in a film; nothing of it leaves this machine.
  *
  * @param slower how many times slower the file's clock is than the world's: over 1 for slow motion
+ * @param byHand no points are looked for
  * @throws GivenUp when the signal says so
  */
 export async function findSwing(
@@ -54,6 +60,7 @@ export async function findSwing(
   onProgress: (progress: Progress) => void,
   onPicture: (picture: CanvasImageSource, points: Points | null) => void,
   signal: AbortSignal,
+  byHand = false,
 ): Promise<Found> {
   const goOn = () => {
     if (signal.aborted) throw new GivenUp();
@@ -61,8 +68,8 @@ export async function findSwing(
   onProgress({ part: "opening", done: 0, of: 1 });
   let film = await Film.open(file);
   goOn();
-  const finder = new PointFinder();
-  const stop = () => finder.close();
+  const finder = byHand ? undefined : new PointFinder();
+  const stop = () => finder?.close();
   signal.addEventListener("abort", stop);
   try {
     const { times, swings } = await search(film, slower, onProgress, goOn);
@@ -71,8 +78,8 @@ export async function findSwing(
     const wanted = worthALook(times, swing);
     let clock = 0;
     const look = async (canvas: CanvasImageSource & ImageBitmapSource, milliseconds: number) =>
-      finder.find(clock++, await createImageBitmap(canvas), milliseconds);
-    const turned = await standing(film, wanted[0]! * slower, look);
+      finder ? finder.find(clock++, await createImageBitmap(canvas), milliseconds) : null;
+    const turned = byHand ? 0 : await standing(film, wanted[0]! * slower, look);
     goOn();
     film = film.turned(turned);
     const before = 20 * clock;
@@ -86,6 +93,8 @@ export async function findSwing(
       frames: [],
       pictures: [],
       ...film.size,
+      rate: film.facts.rate * slower,
+      byHand,
       swings,
       swing: swings.indexOf(swing),
     };
@@ -109,20 +118,20 @@ export async function findSwing(
       const each = (performance.now() - begun) / 1000 / next;
       onProgress({ part: "finding", done: next, of: wanted.length, left: each * (wanted.length - next) });
     }
-    if (found.frames.filter((f) => f).length < FEWEST)
-      throw new NoFilm("Nobody is to be seen in this film: the whole golfer must be in the picture.");
+    if (!byHand && found.frames.filter((f) => f).length < FEWEST)
+      throw new NotFound("Nobody is to be seen in this film: the whole golfer must be in the picture.");
     return found;
   } catch (e) {
     goOn();
     if (e instanceof NoFilm) throw e;
     if (e instanceof NotHere)
-      throw new NoFilm("This browser cannot find a body in pictures: it has no WebAssembly or no WebGL.", {
+      throw new NotFound("This browser cannot find a body in pictures: it has no WebAssembly or no WebGL.", {
         cause: e,
       });
     throw new NoFilm("The film cannot be read to its end: it may be damaged.", { cause: e });
   } finally {
     signal.removeEventListener("abort", stop);
-    finder.close();
+    finder?.close();
   }
 }
 

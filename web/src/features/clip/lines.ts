@@ -51,7 +51,9 @@ const point = (points: Points, name: PointName) => points[POINTS.indexOf(name)];
 function middle(points: Points, part: "hip" | "shoulder" | "ear"): XY | undefined {
   const left = point(points, `left-${part}`);
   const right = point(points, `right-${part}`);
-  return left && right ? [(left[0]! + right[0]!) / 2, (left[1]! + right[1]!) / 2] : undefined;
+  return left && right && left[2]! > 0 && right[2]! > 0
+    ? [(left[0]! + right[0]!) / 2, (left[1]! + right[1]!) / 2]
+    : undefined;
 }
 
 /**

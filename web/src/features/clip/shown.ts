@@ -14,6 +14,10 @@ export type Shown = {
   warnings: Wire["WarningView"][];
   ruler: Wire["RulerView"];
   readings: Wire["MeasuredView"][];
+  /** Points were set in the pictures of the moments, which therefore stay where they are. */
+  byHand?: boolean;
+  /** Pictures are turned round left to right; points are already. */
+  mirrored?: boolean;
   /** The picture at a time, or next to a moment; undefined where none is at hand. */
   picture: (index: number, moment?: string) => Blob | string | undefined;
 };
@@ -30,3 +34,10 @@ export const TELLING: Record<CameraView, { measure: string; at: string }> = {
   "face-on": { measure: "pelvis-drift", at: "top" },
   "down-the-line": { measure: "pelvis-thrust", at: "impact" },
 };
+
+/** As a mirror shows it. */
+export const mirror = (shown: Shown): Shown => ({
+  ...shown,
+  mirrored: !shown.mirrored,
+  frames: shown.frames.map((f) => f && f.map(([x, y, sure]) => [shown.width - x!, y!, sure!])),
+});

@@ -18,7 +18,7 @@ export function useFinding() {
   useEffect(() => () => running.current?.abort(), []);
 
   const find = useCallback(
-    async (file: File, slower: number, which?: number) => {
+    async (file: File, slower: number, which?: number, byHand = false) => {
       running.current?.abort();
       const run = new AbortController();
       running.current = run;
@@ -38,6 +38,7 @@ export function useFinding() {
           (p) => !run.signal.aborted && setProgress(p),
           (picture, points) => draw(canvas, picture, points),
           run.signal,
+          byHand,
         );
         if (!run.signal.aborted) setFound(next);
       } catch (e) {
@@ -56,7 +57,9 @@ export function useFinding() {
     slower,
     canvas,
     find,
-    again: (slower: number, which: number | undefined) => file && find(file, slower, which),
+    again: (slower: number, which: number | undefined) => file && find(file, slower, which, found?.byHand),
+    /** The same film, with points that are set by hand. */
+    byHand: () => file && find(file, slower, undefined, true),
     give: () => {
       running.current?.abort();
       setBusy(false);

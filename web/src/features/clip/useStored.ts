@@ -19,6 +19,7 @@ export function useStored(clip: Wire["ClipView"] | undefined, name?: string): Sh
       view: clip.view as CameraView,
       width: clip.width,
       height: clip.height,
+      byHand: points.data.byHand,
       times: points.data.times,
       frames: points.data.frames.map((f) => order.map((k) => f[k] ?? [0, 0, 0])) as Points[],
       moments: clip.moments,

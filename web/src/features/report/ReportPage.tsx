@@ -122,11 +122,11 @@ function ReportSheet({ report, children }: { report: Report; children: ReactNode
         <section>
           <h2>What to do until {next.until}</h2>
           <p>{next.days}</p>
-          <ol className="my-2 grid grid-cols-3 gap-4">
+          <ol className="my-2 grid grid-cols-[repeat(auto-fit,minmax(8rem,1fr))] gap-4">
             {next.steps.map((step) => (
-              <li key={step.text} className="grid content-start gap-1 text-center leading-snug">
+              <li key={step.text} className="grid min-w-0 content-start gap-1 text-center leading-snug">
                 {step.drill && (
-                  <span className="mx-auto w-32">
+                  <span className="mx-auto w-32 max-w-full">
                     <BlockGolfer
                       still
                       drill={step.drill}

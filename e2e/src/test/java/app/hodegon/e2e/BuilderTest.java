@@ -114,7 +114,7 @@ class BuilderTest {
     void ticksFromPaperAreEnteredAndShown() {
         try (Browser browser = new Browser()) {
             Page page = coach(browser);
-            page.getByText("Osric Vane").click();
+            page.getByText("Wren Castell").click();
             page.getByRole(AriaRole.LINK, new GetByRoleOptions().setName("Plan").setExact(true))
                     .first()
                     .click();
