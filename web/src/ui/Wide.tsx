@@ -1,6 +1,9 @@
 import { type ReactNode, useEffect, useRef, useState } from "react";
 
-/** What may be wider than a small screen: it moves sideways by itself, and the page does not. */
+/**
+ * What may be wider than a small screen: it moves sideways by itself, and the page does not. What is only said in it, which
+ * lies outside the flow, goes along.
+ */
 export function Wide({ label, children }: { label: string; children: ReactNode }) {
   const box = useRef<HTMLDivElement>(null);
   const [over, setOver] = useState(false);
@@ -15,7 +18,7 @@ export function Wide({ label, children }: { label: string; children: ReactNode }
   // Only what moves is a stop on the way through the page.
   const moves = over ? { tabIndex: 0, role: "region", "aria-label": label } : {};
   return (
-    <div ref={box} {...moves} className="max-w-full overflow-x-auto">
+    <div ref={box} {...moves} className="relative max-w-full overflow-x-auto">
       {children}
     </div>
   );

@@ -1,5 +1,6 @@
 import type { Catalogue, Diagnosis, Wire } from "@/api/types";
 import { scaleOf } from "@/ui/units";
+import { Wide } from "@/ui/Wide";
 import { judgedBy } from "../lesson/evidence";
 
 type Measured = Wire["MeasuredView"];
@@ -71,7 +72,7 @@ export function ClipReadings({
         ))}
       </dl>
       {rows.length > 0 && (
-        <div className="overflow-x-auto">
+        <Wide label="What the film says">
           <table className="w-full tabular-nums">
             <thead>
               <tr className="border-line border-b text-left text-sm">
@@ -100,7 +101,7 @@ export function ClipReadings({
               ))}
             </tbody>
           </table>
-        </div>
+        </Wide>
       )}
     </div>
   );

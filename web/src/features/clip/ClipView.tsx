@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Check, Film as FilmIcon, Hand as HandIcon, Trash2, Video, X } from "lucide-react";
+import { Check, Film as FilmIcon, Hand as HandIcon, Trash2, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
@@ -23,23 +23,19 @@ import type { Shown } from "./shown";
 import { Agreed } from "./Agreed";
 import { ClipReadings } from "./ClipReadings";
 import { DemoFilm, Finding, Slower } from "./Finding";
+import { FilmNow } from "./FilmNow";
 import { LARGEST_MB, LONGEST_SECONDS } from "./limits";
 import type { Found } from "./finding";
 import { NotFound } from "./noFilm";
 import { fixed } from "./fixes";
 import { holdPictures } from "./kept";
-import { type CameraView, trackOf, viewOf } from "./seen";
+import { type CameraView, trackOf, viewOf, VIEWS } from "./seen";
 import { sendPictures } from "./pictures";
 import { strikeNear } from "./strike";
 import { TiedLoads } from "./TiedLoads";
 import { strikesApart } from "./ties";
 import { useFinding } from "./useFinding";
 import { useStored } from "./useStored";
-
-const VIEWS = [
-  { id: "face-on", label: "Face on" },
-  { id: "down-the-line", label: "Down the line" },
-];
 
 const TURNED = { code: "turned", text: "The film did not stand upright and was turned." };
 const HEARD = { code: "heard", text: "Impact is where the strike is heard." };
@@ -268,15 +264,7 @@ export default function ClipView({
         >
           <FilmIcon aria-hidden className="size-5" /> Film of a swing
         </FileButton>
-        <FileButton
-          camera
-          label="Film now"
-          accept="video/*"
-          disabled={finding.busy}
-          onFile={(file) => void finding.find(file, 1)}
-        >
-          <Video aria-hidden className="size-5" /> Film now
-        </FileButton>
+        <FilmNow hand={hand} disabled={finding.busy} onFile={(file) => void finding.find(file, 1)} />
         <DemoFilm busy={finding.busy} hand={hand} onFile={(file) => void finding.find(file, 1)} />
         <p className="text-soft text-sm">
           From the side of the ball or down the line; up to {LONGEST_SECONDS} s and {LARGEST_MB} MB. The film

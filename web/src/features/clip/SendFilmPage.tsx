@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Film, Video } from "lucide-react";
+import { Film } from "lucide-react";
 import { useState } from "react";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
@@ -13,6 +13,7 @@ import { PhoneFrame } from "../phone/PhoneFrame";
 import { type Today, useToday } from "../phone/today";
 import { ClipPicture } from "./ClipPicture";
 import { DemoFilm, Finding } from "./Finding";
+import { FilmNow } from "./FilmNow";
 import type { Found } from "./finding";
 import { drawing } from "./lines";
 import { LONGEST_SECONDS } from "./limits";
@@ -76,9 +77,7 @@ function SendFilm({ today }: { today: Today }) {
             picture, still for a second before and after. Up to {LONGEST_SECONDS} s.
           </p>
           <div className="flex flex-wrap gap-3">
-            <FileButton camera label="Film now" accept="video/*" onFile={open}>
-              <Video aria-hidden className="size-5" /> Film now
-            </FileButton>
+            <FilmNow hand={hand} onFile={open} />
             <FileButton label="Film of a swing" accept="video/*,.mp4,.mov,.webm" onFile={open}>
               <Film aria-hidden className="size-5" /> Choose a film
             </FileButton>

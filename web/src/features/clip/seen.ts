@@ -4,6 +4,11 @@ import { POINTS, type PointName, type Points } from "./points";
 
 export type CameraView = "face-on" | "down-the-line";
 
+export const VIEWS: { id: CameraView; label: string }[] = [
+  { id: "face-on", label: "Face on" },
+  { id: "down-the-line", label: "Down the line" },
+];
+
 const at = (points: Points, name: PointName) => points[POINTS.indexOf(name)]!;
 
 /** Shoulders narrower than this part of the body's length are seen from the side. */

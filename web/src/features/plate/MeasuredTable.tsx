@@ -1,5 +1,6 @@
 import type { Catalogue, Diagnosis, MomentName, Wire } from "@/api/types";
 import { scaleOf } from "@/ui/units";
+import { Wide } from "@/ui/Wide";
 import { judgedBy } from "../lesson/evidence";
 
 type Swing = Wire["SwingView"];
@@ -113,7 +114,7 @@ export function MeasuredTable({
           </div>
         ))}
       </dl>
-      <div className="overflow-x-auto">
+      <Wide label="Measured">
         <table className="w-full text-sm">
           <thead>
             <tr className="text-soft text-left align-bottom">
@@ -144,7 +145,7 @@ export function MeasuredTable({
               ))}
           </tbody>
         </table>
-      </div>
+      </Wide>
       <p className="text-soft text-sm">
         Swing {chosen.number}
         {last && `, with the change from swing ${last.number}`}

@@ -5,6 +5,7 @@ import { queries } from "@/api/queries";
 import type { Catalogue, Hand, Wire } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { Button } from "@/ui/Button";
+import { Wide } from "@/ui/Wide";
 import { Choice } from "@/ui/Choice";
 import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
@@ -309,7 +310,7 @@ function MomentTable({
     swing.readings.some((r) => r.measure === m),
   );
   return (
-    <div className="overflow-x-auto">
+    <Wide label="Readings of the swing">
       <table className="w-full text-sm">
         <thead>
           <tr>
@@ -345,6 +346,6 @@ function MomentTable({
           ))}
         </tbody>
       </table>
-    </div>
+    </Wide>
   );
 }

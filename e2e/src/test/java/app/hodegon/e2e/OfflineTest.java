@@ -11,7 +11,6 @@ import com.microsoft.playwright.options.AriaRole;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
-import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
@@ -70,7 +69,7 @@ class OfflineTest {
     /** Sets the phone's clock so many days ahead. */
     private static String onDay(Page phone, int ahead) {
         phone.clock().setFixedTime(System.currentTimeMillis() + ahead * 24 * 3600 * 1000L);
-        return LocalDate.now().plusDays(ahead).toString();
+        return DemoDay.today().plusDays(ahead).toString();
     }
 
     /** The demo's day moves on. */
@@ -80,7 +79,7 @@ class OfflineTest {
                 () => fetch("/api/demo/next-day", {method: "POST", headers: {
                   "X-XSRF-TOKEN": /XSRF-TOKEN=([^;]*)/.exec(document.cookie)[1]}}).then(r => r.status)""");
         assertThat(status).isEqualTo(204);
-        return LocalDate.now().plusDays(1).toString();
+        return DemoDay.today().plusDays(1).toString();
     }
 
     /** From now on the phone tries from time to time, and has told everything before long. */
@@ -147,7 +146,7 @@ class OfflineTest {
         assertThat(phone.getByText("Coming days")).isVisible();
 
         getsASignal(phone);
-        List<JsonNode> sessions = stored(LocalDate.now().toString());
+        List<JsonNode> sessions = stored(DemoDay.today().toString());
         assertThat(sessions).hasSize(1);
         assertThat(sessions.get(0).at("/blocks/0/marks").asString()).isEqualTo("+-+");
         assertThat(sessions.get(0).path("finished").asBoolean()).isTrue();

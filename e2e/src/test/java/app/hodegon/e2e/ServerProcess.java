@@ -58,7 +58,11 @@ final class ServerProcess implements AutoCloseable {
         try {
             Path data = folder.resolve("demo");
             Unpacked.copyDemo(data);
-            return start(folder.resolve("demo.log"), "--spring.profiles.active=demo", "--hodegon.data=" + data);
+            return start(
+                    folder.resolve("demo.log"),
+                    "--spring.profiles.active=demo",
+                    DemoDay.TOLD,
+                    "--hodegon.data=" + data);
         } catch (IOException e) {
             throw new UncheckedIOException(e);
         }

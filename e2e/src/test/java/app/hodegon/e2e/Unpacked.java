@@ -39,6 +39,7 @@ final class Unpacked {
                     "-jar",
                     jar().toString(),
                     "--spring.profiles.active=demo",
+                    DemoDay.TOLD,
                     "--hodegon.data=" + demo);
         } catch (IOException e) {
             throw new UncheckedIOException(e);

@@ -30,7 +30,8 @@ class PagesTest {
             Client.Answer answer = client.get(path);
             assertThat(answer.header("Content-Security-Policy").orElse("")).contains("default-src 'self'");
             assertThat(answer.header("Referrer-Policy")).contains("no-referrer");
-            assertThat(answer.header("Permissions-Policy").orElse("")).contains("camera=()", "microphone=(self)");
+            assertThat(answer.header("Permissions-Policy").orElse(""))
+                    .contains("camera=(self)", "microphone=(self)", "geolocation=()");
             assertThat(answer.header("X-Content-Type-Options")).contains("nosniff");
         }
     }

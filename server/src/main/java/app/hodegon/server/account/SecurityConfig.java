@@ -29,9 +29,10 @@ class SecurityConfig {
             + " img-src 'self' data: blob:; font-src 'self' data:;"
             + " style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
 
-    /** Of all that a page could ask of the machine only the microphone, which a student may want to listen by. */
+    /** Of all that a page could ask of the machine only what films a swing, hears a strike and tells how it is held. */
     private static final String PERMISSIONS =
-            "camera=(), microphone=(self), geolocation=(), payment=(), usb=(), accelerometer=(), gyroscope=()";
+            "camera=(self), microphone=(self), accelerometer=(self), gyroscope=(self),"
+                    + " geolocation=(), payment=(), usb=()";
 
     @Bean
     SecurityFilterChain chain(HttpSecurity http, SecurityContextRepository contexts, CsrfTokenRepository tokens)

@@ -5,6 +5,8 @@ import java.time.Instant;
 import java.time.Period;
 import java.time.ZoneId;
 import java.util.concurrent.atomic.AtomicInteger;
+import org.springframework.beans.factory.annotation.Autowired;
+import org.springframework.beans.factory.annotation.Value;
 import org.springframework.boot.autoconfigure.condition.ConditionalOnProperty;
 import org.springframework.context.annotation.Primary;
 import org.springframework.stereotype.Component;
@@ -18,8 +20,10 @@ class DemoClock extends Clock {
     private final Clock real;
     private final AtomicInteger daysAhead;
 
-    DemoClock() {
-        this(Clock.systemDefaultZone(), new AtomicInteger());
+    /** @param daysAhead so far on its day begins */
+    @Autowired
+    DemoClock(@Value("${hodegon.demo.days-ahead:0}") int daysAhead) {
+        this(Clock.systemDefaultZone(), new AtomicInteger(daysAhead));
     }
 
     private DemoClock(Clock real, AtomicInteger daysAhead) {
