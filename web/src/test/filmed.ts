@@ -1,5 +1,6 @@
 import type { Wire } from "@/api/types";
 import type { Found } from "../features/clip/finding";
+import type { FilmSound } from "../features/clip/strike";
 import { POINTS, type Points } from "../features/clip/points";
 
 /** Heights over the ground of a made-up golfer's points, pixels. */
@@ -53,6 +54,14 @@ export function foundSwing(part: Partial<Found> = {}): Found {
     swing: 0,
     ...part,
   };
+}
+
+/** The sound of such a film, with a crack at a time in a quiet room. */
+export function crackAt(seconds: number): FilmSound {
+  const rate = 16_000;
+  const samples = new Float32Array(rate * 3).map((_, i) => 0.001 * Math.sin(i * i));
+  for (let i = 0; i < 300; i++) samples[Math.round(seconds * rate) + i] = 0.5 * Math.sin(i * i);
+  return { samples, rate, from: 0 };
 }
 
 export const READINGS = [

@@ -5,7 +5,7 @@ import type { Hand } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { FileButton } from "@/ui/FileButton";
-import { Failed, Note } from "@/ui/Notice";
+import { Failed } from "@/ui/Notice";
 import { GolferPicture } from "../golfer/GolferPicture";
 import { timeOf } from "../golfer/motion";
 import { saidOf } from "./level";
@@ -49,7 +49,7 @@ export default function Camera({ hand, onFile }: { hand: Hand; onFile: (file: Fi
         {(doing === "counting" || doing === "filming") && (
           <p
             role="timer"
-            className={`absolute inset-x-0 text-center text-white tabular-nums [text-shadow:0_0_8px_#000] ${doing === "counting" ? "inset-y-0 grid place-items-center text-9xl" : "top-2"}`}
+            className={`absolute inset-x-0 mx-auto grid w-fit place-items-center rounded bg-black/60 px-3 text-white tabular-nums ${doing === "counting" ? "inset-y-0 my-auto h-fit text-9xl" : "top-2"}`}
           >
             {doing === "counting" ? left : `Filming, ${left} s left`}
           </p>
@@ -68,7 +68,8 @@ export default function Camera({ hand, onFile }: { hand: Hand; onFile: (file: Fi
           <>
             {held && `${saidOf(held)}. `}
             Hip high; whoever swings fills the figure.
-            {seen?.frameRate && ` ${Math.round(seen.frameRate)} pictures a second.`}
+            {seen?.frameRate &&
+              ` ${Math.round(seen.frameRate)} pictures a second${few ? ", few for times" : ""}.`}
           </>
         )}
       </p>
@@ -96,7 +97,6 @@ export default function Camera({ hand, onFile }: { hand: Hand; onFile: (file: Fi
           The device’s own camera
         </FileButton>
       </div>
-      {few && <Note>For times 60 or more are better: the device’s own camera may have slow motion.</Note>}
     </div>
   );
 }

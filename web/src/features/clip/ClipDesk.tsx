@@ -1,19 +1,20 @@
 import { type ReactNode, useState } from "react";
-import type { Catalogue, Hand, Wire } from "@/api/types";
+import type { Catalogue, Hand } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
-import { Note } from "@/ui/Notice";
 import { Picture } from "./Picture";
 import { Beside, type Other, Over } from "./Against";
 import { type Asking, ClipSettings, type Setting } from "./ClipSettings";
 import { Seen } from "./Seen";
 import { nearest, type Shown } from "./shown";
+import { Warnings } from "./Warnings";
 
 /** An iron, from end to end, cm: what lies about on a range. */
 const USUAL_MARK = 94;
 
-/** What makes a film useless as it is, said before anything of it. */
-const ALERTS = ["no-swing", "sideways", "mirrored"];
+const USUAL = "max-h-[20rem] [&>div]:h-[20rem]";
+/** To press a place well. */
+const LARGE = "max-h-[34rem] [&>div]:h-[34rem]";
 
 /** The film of a swing: scrubbed and stepped, with the lines that are measured, its moments as a strip of stills below. */
 export function ClipDesk({
@@ -56,7 +57,7 @@ export function ClipDesk({
   const beside = held && !(over && alike);
   return (
     <div className="grid gap-3">
-      <Warnings of={shown.warnings.filter((w) => ALERTS.includes(w.code))} tone="alert" />
+      <Warnings of={shown.warnings} grave />
       {asking && <Asked asking={asking} catalogue={catalogue} moment={chosen!} there={!!moment} />}
       <div
         className={`grid gap-3 ${beside ? "sm:grid-cols-2" : ""}`}
@@ -64,7 +65,7 @@ export function ClipDesk({
           if (e.deltaY !== 0) step(e.deltaY > 0 ? 1 : -1);
         }}
       >
-        <div className="max-h-[20rem] [&>div]:h-[20rem]">
+        <div className={asking?.what ? LARGE : USUAL}>
           <Seen
             shown={shown}
             at={at}
@@ -102,7 +103,7 @@ export function ClipDesk({
         </div>
         {beside && (
           <>
-            <div className="max-h-[20rem] [&>div]:h-[20rem]">
+            <div className={USUAL}>
               <Beside {...held} />
             </div>
             <p className="text-soft text-center text-sm">{shown.name}</p>
@@ -151,7 +152,9 @@ export function ClipDesk({
                 <span className="text-soft text-xs tabular-nums">
                   {there
                     ? `${there.time.toFixed(2)} s${there.from === "corrected" ? " ✎" : ""}`
-                    : "not found"}
+                    : shown.byHand
+                      ? "not set"
+                      : "not found"}
                 </span>
               </button>
             </li>
@@ -170,7 +173,7 @@ export function ClipDesk({
           onMarking={(begin) => setMarking(begin ? [] : undefined)}
         />
       )}
-      <Warnings of={shown.warnings.filter((w) => !ALERTS.includes(w.code))} />
+      <Warnings of={shown.warnings} grave={false} />
     </div>
   );
 }
@@ -214,14 +217,6 @@ function Asked({
       )}
     </div>
   );
-}
-
-function Warnings({ of, tone }: { of: Wire["WarningView"][]; tone?: "alert" }) {
-  return of.map((w) => (
-    <Note key={w.code + w.text} tone={tone}>
-      {w.text}
-    </Note>
-  ));
 }
 
 function Still({ shown, id, time }: { shown: Shown; id: string; time?: number }) {

@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/re
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Catalogue, Lesson, Wire } from "@/api/types";
 import { CATALOGUE, LESSON, serve, show, SIGNED_IN } from "@/test/fixtures";
-import { clipPoints, foundSwing, keptClip, MOMENTS, READINGS } from "@/test/filmed";
+import { clipPoints, crackAt, foundSwing, keptClip, MOMENTS, READINGS } from "@/test/filmed";
 import { motionOf } from "@/test/motion";
 import ClipView from "./ClipView";
 import { NoFilm, NotFound } from "./noFilm";
@@ -97,7 +97,13 @@ describe("a film of a lesson", () => {
   it("is read from points set by hand where nobody was found", async () => {
     next = async (byHand) => {
       if (!byHand) throw new NotFound("Nobody is to be seen in this film.");
-      return foundSwing({ byHand, frames: foundSwing().times.map(() => null) });
+      const swing = foundSwing();
+      return {
+        ...swing,
+        byHand,
+        times: swing.times.map((t) => t + 1 / 3e7),
+        frames: swing.times.map(() => null),
+      };
     };
     const calls = open({ [`POST /api/lessons/${ID}/clips`]: view([keptClip()]) });
     await film();
@@ -225,10 +231,8 @@ describe("a film of a lesson", () => {
   });
 
   it("takes impact from the strike that is heard, unless it is set by hand", async () => {
-    // A crack 60 ms after where the hands are back.
-    const samples = new Float32Array(16_000 * 3).map((_, i) => 0.001 * Math.sin(i * i));
-    for (let i = 0; i < 300; i++) samples[Math.round(1.57 * 16_000) + i] = 0.5 * Math.sin(i * i);
-    next = async () => foundSwing({ sound: { samples, rate: 16_000, from: 0 } });
+    // Later than where the hands are back, as it is heard.
+    next = async () => foundSwing({ sound: crackAt(1.57) });
     const calls = open();
     await film();
     expect(await screen.findByText("Impact is where the strike is heard.")).toBeTruthy();

@@ -31,7 +31,7 @@ import { fixed } from "./fixes";
 import { holdPictures } from "./kept";
 import { type CameraView, trackOf, viewOf, VIEWS } from "./seen";
 import { sendPictures } from "./pictures";
-import { strikeNear } from "./strike";
+import { strikeOf } from "./strike";
 import { TiedLoads } from "./TiedLoads";
 import { strikesApart } from "./ties";
 import { useFinding } from "./useFinding";
@@ -121,9 +121,7 @@ export default function ClipView({
   });
   // Once the hands have told where impact is about, the sound tells it better.
   if (found && !found.byHand && read.data && heard?.of !== found.id) {
-    const impact = read.data.moments.find((m) => m.id === "impact")?.time;
-    const at = found.sound && impact !== undefined ? strikeNear(found.sound, impact) : undefined;
-    setHeard({ of: found.id, at: at === undefined ? at : Math.round(at * 1e4) / 1e4 });
+    setHeard({ of: found.id, at: strikeOf(found.sound, read.data.moments) });
   }
   // After the clip and apart from it: pictures that do not arrive must not make it be kept twice.
   const pictures = useMutation({

@@ -1,6 +1,6 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Film } from "lucide-react";
-import { useState } from "react";
+import { useMemo, useState } from "react";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
 import type { Hand, Wire } from "@/api/types";
@@ -20,7 +20,9 @@ import { LONGEST_SECONDS } from "./limits";
 import { sendPictures } from "./pictures";
 import { trackOf, viewOf } from "./seen";
 import { nearest } from "./shown";
+import { strikeOf } from "./strike";
 import { useFinding } from "./useFinding";
+import { Warnings } from "./Warnings";
 
 type Sent = Wire["SentClip"];
 
@@ -52,13 +54,26 @@ function SendFilm({ today }: { today: Today }) {
     mutationFn: ({ clip, found }: { clip: Sent["clip"]; found: Found }) =>
       sendPictures(clip, found, "/api/me"),
   });
+  const track = useMemo(
+    () => found && trackOf(found, found.frames, viewOf(found.frames), hand),
+    [found, hand],
+  );
+  // What spoils a film is said while another can be taken.
+  const read = useQuery({
+    queryKey: ["tracks", found?.id],
+    queryFn: () => api.post<Wire["TrackView"]>("/api/tracks/read", track),
+    enabled: !!track,
+    retry: false,
+    staleTime: Infinity,
+  });
+  const strike = useMemo(() => read.data && strikeOf(found?.sound, read.data.moments), [found, read.data]);
   const send = useMutation({
     mutationFn: (found: Found) =>
       api.post<Sent[]>("/api/me/clips", {
         name: found.name.slice(0, 120),
         width: found.width,
         height: found.height,
-        track: trackOf(found, found.frames, viewOf(found.frames), hand),
+        track: { ...track, moments: strike === undefined ? undefined : { impact: strike } },
         agreed: agrees ? who : undefined,
       }),
     onSuccess: (sent, found) => {
@@ -93,6 +108,9 @@ function SendFilm({ today }: { today: Today }) {
       {found && (
         <>
           <Filmed found={found} hand={hand} />
+          {read.isError && <Failed error={read.error} again={() => read.refetch()} />}
+          <Warnings of={read.data?.warnings ?? []} grave />
+          <Warnings of={(read.data?.warnings ?? []).filter((w) => w.code !== "no-scale")} grave={false} />
           <label className="flex min-h-11 items-center gap-3">
             <input
               type="checkbox"
@@ -106,7 +124,11 @@ function SendFilm({ today }: { today: Today }) {
           </label>
           <div className="grid grid-cols-2 gap-3">
             <Button onClick={finding.forget}>Throw away</Button>
-            <Button weight="main" disabled={send.isPending} onClick={() => send.mutate(found)}>
+            <Button
+              weight="main"
+              disabled={!read.data?.moments.length || send.isPending}
+              onClick={() => send.mutate(found)}
+            >
               {send.isPending ? "Sending …" : "Send"}
             </Button>
           </div>

@@ -1,6 +1,6 @@
 import type { Found } from "./finding";
 import { POINTS, type PointName, type Points } from "./points";
-import type { CameraView } from "./seen";
+import { type CameraView, toMicros } from "./seen";
 import { nearest } from "./shown";
 
 type XY = [number, number];
@@ -101,5 +101,5 @@ export function settled(found: Found, view: CameraView, poses: Poses): Found | u
 export const toldByHand = (found: Found, view: CameraView, poses: Poses) => ({
   byHand: true,
   frameRate: found.rate,
-  moments: Object.fromEntries(whole(view, poses).map(([id, pose]) => [id, pose.seconds])),
+  moments: Object.fromEntries(whole(view, poses).map(([id, pose]) => [id, toMicros(pose.seconds)])),
 });

@@ -46,6 +46,7 @@ export function shownByHand(found: Found, set: ClipSet, read: Wire["TrackView"] 
   return {
     name: found.name,
     view: set.view,
+    byHand: true,
     width: found.width,
     height: found.height,
     times: found.times,

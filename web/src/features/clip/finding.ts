@@ -125,9 +125,12 @@ export async function findSwing(
     goOn();
     if (e instanceof NoFilm) throw e;
     if (e instanceof NotHere)
-      throw new NotFound("This browser cannot find a body in pictures: it has no WebAssembly or no WebGL.", {
-        cause: e,
-      });
+      throw new NotFound(
+        "What finds a body cannot run here: it did not arrive, or this browser has no WebAssembly or no WebGL.",
+        {
+          cause: e,
+        },
+      );
     throw new NoFilm("The film cannot be read to its end: it may be damaged.", { cause: e });
   } finally {
     signal.removeEventListener("abort", stop);

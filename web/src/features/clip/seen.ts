@@ -49,7 +49,7 @@ export function trackOf(
     view,
     points: [...POINTS],
     frames: framesToSend(frames),
-    times: times.map((t) => round(t, 1e6)),
+    times: times.map(toMicros),
   };
 }
 
@@ -60,5 +60,8 @@ export function framesToSend(frames: (Points | null)[]): number[][][] {
     f ? f.map(([x, y, sure]) => [round(x!, 10), round(y!, 10), round(sure!, 100)]) : nowhere,
   );
 }
+
+/** Seconds as the server is told them. */
+export const toMicros = (seconds: number) => round(seconds, 1e6);
 
 const round = (value: number, parts: number) => Math.round(value * parts) / parts;

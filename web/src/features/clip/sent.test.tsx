@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Student, Wire } from "@/api/types";
 import { block, CATALOGUE, meWith, serve, show, showRoutes, SIGNED_IN } from "@/test/fixtures";
-import { clipPoints, foundSwing, keptClip } from "@/test/filmed";
+import { clipPoints, crackAt, foundSwing, keptClip, MOMENTS } from "@/test/filmed";
 import { motionOf } from "@/test/motion";
 import type { Found } from "./finding";
 import SendFilmPage from "./SendFilmPage";
@@ -31,6 +31,19 @@ const sent = (part: Partial<Wire["SentClip"]> = {}): Wire["SentClip"] => ({
 const bodies = (calls: ReturnType<typeof serve>, request: string) =>
   calls.filter((c) => c.request === request).map((c) => c.body as Record<string, unknown>);
 
+const READ: Wire["TrackView"] = {
+  view: "face-on",
+  scale: { from: "none" },
+  moments: MOMENTS,
+  readings: [],
+  warnings: [{ code: "no-scale", text: "Without a scale there are no lengths." }],
+};
+const send = async () => {
+  const button = (await screen.findByRole("button", { name: "Send" })) as HTMLButtonElement;
+  await waitFor(() => expect(button.disabled).toBe(false));
+  fireEvent.click(button);
+};
+
 describe("a swing for the coach", () => {
   function phone(served: Record<string, unknown> = {}, part = {}) {
     const calls = serve({
@@ -39,6 +52,7 @@ describe("a swing for the coach", () => {
       "GET /api/catalogue?hand=left": CATALOGUE,
       "GET /api/catalogue?hand=right": CATALOGUE,
       "GET /api/me/clips": [],
+      "POST /api/tracks/read": READ,
       ...served,
     });
     show(<SendFilmPage />, { path: "/today/film" });
@@ -53,7 +67,7 @@ describe("a swing for the coach", () => {
     const calls = phone({ "POST /api/me/clips": [sent()] });
     await film();
     expect(await screen.findByText("Face on, found in 40 of 40 pictures")).toBeTruthy();
-    fireEvent.click(screen.getByRole("button", { name: "Send" }));
+    await send();
     expect(await screen.findByText("Waits for your coach")).toBeTruthy();
     const entry = bodies(calls, "POST /api/me/clips")[0]!;
     expect(entry).toMatchObject({ name: "swing.mp4", width: 360, height: 480 });
@@ -71,7 +85,7 @@ describe("a swing for the coach", () => {
     });
     await film();
     fireEvent.click(await screen.findByRole("checkbox", { name: "My coach may keep eight pictures of it" }));
-    fireEvent.click(screen.getByRole("button", { name: "Send" }));
+    await send();
     await waitFor(() => expect(bodies(calls, "PUT /api/me/clips/c1/pictures/impact")).toHaveLength(1));
     expect(bodies(calls, "POST /api/me/clips")[0]!.agreed).toBe("Ferris Dunmore");
     expect(bodies(calls, "PUT /api/me/clips/c1/pictures/top")[0]!.jpeg).toBeTruthy();
@@ -89,13 +103,30 @@ describe("a swing for the coach", () => {
     });
     await film();
     fireEvent.click(await screen.findByRole("checkbox", { name: "My coach may keep eight pictures of it" }));
-    fireEvent.click(screen.getByRole("button", { name: "Send" }));
+    await send();
     const again = await screen.findByRole("button", { name: /again/i });
     expect(screen.queryByRole("button", { name: "Send" })).toBeNull();
     line = true;
     fireEvent.click(again);
     await waitFor(() => expect(bodies(calls, "PUT /api/me/clips/c1/pictures/impact")).toHaveLength(1));
     expect(bodies(calls, "POST /api/me/clips")).toHaveLength(1);
+  });
+
+  it("says what spoils a film before it is sent, and has impact where the strike is heard", async () => {
+    const spoiled = [{ code: "no-swing", text: "No way down of the hands is to be found." }];
+    phone({ "POST /api/tracks/read": { ...READ, moments: [], warnings: spoiled } });
+    await film();
+    expect(await screen.findByText("No way down of the hands is to be found.")).toBeTruthy();
+    expect((screen.getByRole("button", { name: "Send" }) as HTMLButtonElement).disabled).toBe(true);
+    cleanup();
+    next = async () => foundSwing({ sound: crackAt(1.53) });
+    const calls = phone({ "POST /api/me/clips": [sent()] });
+    await film();
+    await send();
+    expect(await screen.findByText("Waits for your coach")).toBeTruthy();
+    expect(screen.queryByText("Without a scale there are no lengths.")).toBeNull();
+    const { track } = bodies(calls, "POST /api/me/clips")[0] as { track: { moments: { impact: number } } };
+    expect(track.moments.impact).toBeCloseTo(1.52, 2);
   });
 
   it("of a junior keeps pictures only on the adult's word", async () => {
@@ -116,7 +147,7 @@ describe("a swing for the coach", () => {
       }),
     });
     await film();
-    fireEvent.click(await screen.findByRole("button", { name: "Send" }));
+    await send();
     expect(await screen.findByText(/5 films of yours/)).toBeTruthy();
     expect(screen.getByRole("button", { name: "Send" })).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "Throw away" }));

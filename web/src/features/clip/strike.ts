@@ -24,3 +24,13 @@ export function strikeNear({ samples, rate, from }: FilmSound, impact: number): 
     .sort((a, b) => b.loudness - a.loudness);
   return near[0]?.at;
 }
+
+/** The same of a film, once it is known where the hands are back; to a tenth of a millisecond. */
+export function strikeOf(
+  sound: FilmSound | undefined,
+  moments: { id: string; time: number }[],
+): number | undefined {
+  const impact = moments.find((m) => m.id === "impact")?.time;
+  const at = sound && impact !== undefined ? strikeNear(sound, impact) : undefined;
+  return at === undefined ? undefined : Math.round(at * 1e4) / 1e4;
+}

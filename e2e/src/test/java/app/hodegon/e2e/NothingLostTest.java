@@ -96,6 +96,8 @@ class NothingLostTest {
 
     /** By the key, as somebody without a pointer does; afterwards the next key goes somewhere. */
     private static void press(Page page, Locator what) {
+        // While a change is on its way some buttons wait.
+        assertThat(what).isEnabled();
         what.focus();
         page.keyboard().press("Enter");
     }

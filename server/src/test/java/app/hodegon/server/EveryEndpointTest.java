@@ -111,6 +111,7 @@ class EveryEndpointTest {
             boolean forStudents = endpoint.path().startsWith("/api/me");
             boolean forBoth = endpoint.path().startsWith("/api/account")
                     || endpoint.path().equals("/api/catalogue")
+                    || endpoint.path().equals("/api/tracks/read")
                     || endpoint.path().startsWith("/api/demo/films")
                     || (endpoint.path().startsWith("/api/motions")
                             && endpoint.method().equals("GET"));

@@ -54,6 +54,9 @@ class SecurityConfig {
                         .hasRole(Account.Role.STUDENT.name())
                         .requestMatchers(HttpMethod.GET, "/api/catalogue", "/api/motions/**", "/api/demo/films/**")
                         .authenticated()
+                        // A student's phone looks at a film before it is sent.
+                        .requestMatchers(HttpMethod.POST, "/api/tracks/read")
+                        .authenticated()
                         .requestMatchers("/api/**")
                         .hasRole(Account.Role.COACH.name())
                         .anyRequest()
