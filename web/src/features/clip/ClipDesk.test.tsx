@@ -96,8 +96,10 @@ describe("the clip desk", () => {
     expect(on.onMarks).toHaveBeenCalledWith({ from: [20, 400], to: [220, 400], centimetres: 94 });
   });
 
-  it("goes back to the height when the marks are taken away", () => {
+  it("takes the marks for a ball's, and goes back to the height without them", () => {
     const on = desk({ from: [20, 400], to: [220, 400], centimetres: 94 });
+    fireEvent.click(screen.getByRole("button", { name: "It is a ball" }));
+    expect(on.onMarks).toHaveBeenCalledWith({ from: [20, 400], to: [220, 400], centimetres: 4.27 });
     fireEvent.click(screen.getByRole("button", { name: "Without marks" }));
     expect(on.onMarks).toHaveBeenCalledWith(undefined);
   });

@@ -95,9 +95,7 @@ export function ClipPicture({
             />
           </g>
         ))}
-        {drawing.dots.map((d) => (
-          <Dot key={d.name} dot={d} line={line} onDrag={onDrag && ((by) => onDrag(d.name, by))} />
-        ))}
+        {!onDrag && drawing.dots.map((d) => <Dot key={d.name} dot={d} line={line} />)}
         {marks.map(([x, y], i) => (
           <path
             key={i}
@@ -107,6 +105,19 @@ export function ClipPicture({
           />
         ))}
       </svg>
+      {onDrag && (
+        // Beside the picture, not in it: what is told as one thing has nothing in it to be used.
+        <svg
+          role="group"
+          aria-label="Points"
+          viewBox={`0 0 ${width} ${height}`}
+          className="pointer-events-none absolute inset-0 size-full fill-none [&>*]:pointer-events-auto"
+        >
+          {drawing.dots.map((d) => (
+            <Dot key={d.name} dot={d} line={line} onDrag={(by) => onDrag(d.name, by)} />
+          ))}
+        </svg>
+      )}
     </div>
   );
 }

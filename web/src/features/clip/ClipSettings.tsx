@@ -47,6 +47,9 @@ export type Asking = {
   left: string[];
 };
 
+/** A ball's width, cm. */
+const BALL = 4.27;
+
 const EXPLAINED: Record<string, string> = {
   marks: "Scale by two marks",
   ball: "Scale by the ball",
@@ -132,6 +135,11 @@ export function ClipSettings({
             {length.unit}
           </label>
         )}
+        {marks && shown.ruler.from !== "ball" && (
+          <Button weight="quiet" onClick={() => setting.onMarks({ ...marks, centimetres: BALL })}>
+            It is a ball
+          </Button>
+        )}
         <Button
           weight="quiet"
           aria-pressed={marking}
@@ -140,7 +148,7 @@ export function ClipSettings({
             else onMarking(!marking);
           }}
         >
-          {marks ? "Without marks" : marking ? "Press both ends of a club" : "Set two marks"}
+          {marks ? "Without marks" : marking ? "Press both ends of a club, or of a ball" : "Set two marks"}
         </Button>
       </span>
     </div>

@@ -1,4 +1,6 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
+import { QueryClient } from "@tanstack/react-query";
+import { renderToStaticMarkup } from "react-dom/server";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Catalogue, Lesson, Wire } from "@/api/types";
 import { CATALOGUE, LESSON, serve, show, SIGNED_IN } from "@/test/fixtures";
@@ -8,6 +10,7 @@ import ClipView from "./ClipView";
 import { NoFilm, NotFound } from "./noFilm";
 import type { Found } from "./finding";
 import { POINTS, type PointName } from "./points";
+import { filmsOnPaper } from "./filmsOnPaper";
 import ThenAndNow from "./ThenAndNow";
 
 /** What the next film holds. */
@@ -374,5 +377,23 @@ describe("films of two lessons", () => {
     both(keptClip({ state: "thrown" }));
     await Promise.resolve();
     expect(screen.queryByRole("region")).toBeNull();
+  });
+
+  it("go onto paper as they stand there, with their pictures where these are kept", async () => {
+    serve({
+      ...SERVED,
+      "GET /api/lessons/old/clips": view([keptClip({ id: "c0", pictures: ["top"] })]),
+      "GET /api/lessons/new/clips": view([keptClip({ readings: [] })]),
+      "GET /api/clips/c0/pictures/top": () =>
+        new Response("still", { headers: { "Content-Type": "image/jpeg" } }),
+    });
+    const [then, now] = await filmsOnPaper(new QueryClient(), side("old"), side("new"), "right", catalogue);
+    expect(then!.told).toBe("Then, top: pelvis 8.6 ± 1.0 cm");
+    expect(renderToStaticMarkup(then!.picture)).toContain(`href="data:image/jpeg;base64,${btoa("still")}"`);
+    expect(now!.told).toBe("Now, top");
+    const alone = renderToStaticMarkup(now!.picture);
+    expect(alone).not.toContain("<image");
+    // The whole body is drawn where there is no picture of it.
+    expect(alone.split("<line").length).toBeGreaterThan(30);
   });
 });

@@ -1,29 +1,19 @@
 import { useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { queries } from "@/api/queries";
-import type { Catalogue, Hand, Wire } from "@/api/types";
-import { scaleOf } from "@/ui/units";
+import type { Catalogue, Hand } from "@/api/types";
+import { type FilmPair, momentsOfBoth, pairsOf, type Side, toldAt } from "./pairs";
 import { Seen } from "./Seen";
-import type { CameraView } from "./seen";
 import { nearest, type Shown, TELLING } from "./shown";
 import { useStored } from "./useStored";
 
-type Clip = Wire["ClipView"];
-type Side = { lesson: string; stage: string };
 type Props = { hand: Hand; catalogue: Catalogue };
-
-const last = (clips: Wire["ClipsView"] | undefined, { stage }: Side, view: string) =>
-  clips?.clips.filter((c) => c.view === view && c.stage === stage && c.state === "kept").at(-1);
 
 /** The same moment in the films of two lessons beside each other; nothing where there are no two of a kind. */
 export default function ThenAndNow({ then, now, ...rest }: { then: Side; now: Side } & Props) {
   const first = useQuery(queries.clips(then.lesson));
   const second = useQuery(queries.clips(now.lesson));
-  const pairs = (Object.keys(TELLING) as CameraView[]).flatMap((view) => {
-    const was = last(first.data, then, view);
-    const is = last(second.data, now, view);
-    return was && is ? [{ view, was, is }] : [];
-  });
+  const pairs = pairsOf(first.data, then, second.data, now);
   if (pairs.length === 0) return null;
   return (
     <section aria-label="Filmed then and now" className="flex flex-wrap gap-x-8 gap-y-4 break-inside-avoid">
@@ -34,10 +24,8 @@ export default function ThenAndNow({ then, now, ...rest }: { then: Side; now: Si
   );
 }
 
-function Pair({ view, was, is, hand, catalogue }: { view: CameraView; was: Clip; is: Clip } & Props) {
-  const both = catalogue.checkpoints.filter((c) =>
-    [was, is].every((clip) => clip.moments.some((m) => m.id === c.id)),
-  );
+function Pair({ view, was, is, hand, catalogue }: FilmPair & Props) {
+  const both = momentsOfBoth(was, is, catalogue);
   const [chosen, setChosen] = useState(TELLING[view].at);
   const at = both.find((c) => c.id === chosen) ?? both[0];
   const sides = [
@@ -84,15 +72,7 @@ function Pair({ view, was, is, hand, catalogue }: { view: CameraView; was: Clip;
 }
 
 /** What is measured there, with what it may be off by. */
-function Told({ shown, at, catalogue }: { shown: Shown; at: string; catalogue: Catalogue }) {
-  const reading = shown.readings.find((r) => r.measure === TELLING[shown.view].measure && r.at === at);
-  const measure = catalogue.measures.find((m) => m.id === reading?.measure);
-  if (!reading || !measure) return null;
-  const { factor, unit } = scaleOf(catalogue.scales, measure.unit);
-  const said = (value: number) => (value * factor).toFixed(1);
-  return (
-    <span className="text-soft">
-      pelvis {said(reading.value)} ± {said(2 * reading.uncertainty)} {unit}
-    </span>
-  );
+function Told(props: { shown: Shown; at: string; catalogue: Catalogue }) {
+  const said = toldAt(props.shown, props.at, props.catalogue);
+  return said && <span className="text-soft">{said}</span>;
 }

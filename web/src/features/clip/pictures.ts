@@ -12,7 +12,7 @@ export async function sendPictures(clip: Wire["ClipView"], found: Found, from: "
   }
 }
 
-async function base64(blob: Blob): Promise<string> {
+export async function base64(blob: Blob): Promise<string> {
   const bytes = new Uint8Array(await blob.arrayBuffer());
   let text = "";
   for (let i = 0; i < bytes.length; i += 8192) text += String.fromCharCode(...bytes.subarray(i, i + 8192));

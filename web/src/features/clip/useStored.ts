@@ -7,28 +7,32 @@ import { picturesOf } from "./kept";
 import { POINTS, type Points } from "./points";
 import type { CameraView } from "./seen";
 
+type Clip = Wire["ClipView"];
+
 /** A kept clip as it is shown: its points from the server, its pictures from this page or, where they are kept, too. */
-export function useStored(clip: Wire["ClipView"] | undefined, name?: string): Shown | undefined {
+export function shownOf(clip: Clip, points: Wire["ClipPoints"], name?: string): Shown {
+  const held = picturesOf(clip.id);
+  const order = POINTS.map((p) => points.points.indexOf(p));
+  return {
+    name: name ?? `Clip ${clip.number}, ${clip.stage}`,
+    view: clip.view as CameraView,
+    width: clip.width,
+    height: clip.height,
+    byHand: points.byHand,
+    times: points.times,
+    frames: points.frames.map((f) => order.map((k) => f[k] ?? [0, 0, 0])) as Points[],
+    moments: clip.moments,
+    warnings: clip.warnings,
+    readings: clip.readings,
+    ruler: clip.ruler,
+    picture: (i: number, moment?: string) =>
+      held?.pictures[i] ??
+      (moment && clip.pictures.includes(moment) ? `/api/clips/${clip.id}/pictures/${moment}` : undefined),
+  };
+}
+
+/** The same, as soon as its points are here. */
+export function useStored(clip: Clip | undefined, name?: string): Shown | undefined {
   const points = useQuery({ ...queries.clipPoints(clip?.id ?? ""), enabled: !!clip });
-  return useMemo(() => {
-    if (!clip || !points.data) return undefined;
-    const held = picturesOf(clip.id);
-    const order = POINTS.map((p) => points.data.points.indexOf(p));
-    return {
-      name: name ?? `Clip ${clip.number}, ${clip.stage}`,
-      view: clip.view as CameraView,
-      width: clip.width,
-      height: clip.height,
-      byHand: points.data.byHand,
-      times: points.data.times,
-      frames: points.data.frames.map((f) => order.map((k) => f[k] ?? [0, 0, 0])) as Points[],
-      moments: clip.moments,
-      warnings: clip.warnings,
-      readings: clip.readings,
-      ruler: clip.ruler,
-      picture: (i: number, moment?: string) =>
-        held?.pictures[i] ??
-        (moment && clip.pictures.includes(moment) ? `/api/clips/${clip.id}/pictures/${moment}` : undefined),
-    };
-  }, [clip, name, points.data]);
+  return useMemo(() => clip && points.data && shownOf(clip, points.data, name), [clip, name, points.data]);
 }

@@ -1,6 +1,6 @@
-import { useMutation, useQuery } from "@tanstack/react-query";
+import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { FileDown, Printer } from "lucide-react";
-import type { ReactNode } from "react";
+import type { ComponentProps, ReactNode } from "react";
 import { Link, useParams } from "react-router";
 import { Problem } from "@/api/client";
 import { ALL_LESSONS, queries, useCatalogue } from "@/api/queries";
@@ -31,28 +31,41 @@ export default function ReportPage() {
   if (plan.isError && !none) return <Failed error={plan.error} again={() => plan.refetch()} />;
   if (!lesson.data || !progress.data || !thread.data || !catalogue.data || plan.isPending) return <Loading />;
   const report = reportOf(lesson.data, progress.data, plan.data, thread.data, catalogue.data);
+  const { sinceLesson } = progress.data;
+  const films = sinceLesson && {
+    then: { lesson: sinceLesson, stage: "before" },
+    now: { lesson: id, stage: "before" },
+    hand: report.hand,
+    catalogue: catalogue.data,
+  };
   return (
     <div className="sheet mx-auto max-w-[50rem]">
-      <Tools report={report} lessonId={id} />
-      <ReportSheet report={report}>
-        {progress.data.sinceLesson && (
-          <ThenAndNow
-            then={{ lesson: progress.data.sinceLesson, stage: "before" }}
-            now={{ lesson: id, stage: "before" }}
-            hand={report.hand}
-            catalogue={catalogue.data}
-          />
-        )}
-      </ReportSheet>
+      <Tools report={report} films={films || undefined} lessonId={id} />
+      <ReportSheet report={report}>{films && <ThenAndNow {...films} />}</ReportSheet>
     </div>
   );
 }
 
-function Tools({ report, lessonId }: { report: Report; lessonId: string }) {
+function Tools({
+  report,
+  films,
+  lessonId,
+}: {
+  report: Report;
+  films?: ComponentProps<typeof ThenAndNow>;
+  lessonId: string;
+}) {
+  const client = useQueryClient();
   const save = useMutation({
     mutationFn: async () => {
-      const { saveReport } = await import("./reportPdf");
-      await saveReport(report);
+      const [{ saveReport }, { filmsOnPaper }] = await Promise.all([
+        import("./reportPdf"),
+        import("../clip/filmsOnPaper"),
+      ]);
+      await saveReport(
+        report,
+        films ? await filmsOnPaper(client, films.then, films.now, films.hand, films.catalogue) : [],
+      );
     },
   });
   return (

@@ -1,20 +1,22 @@
 import type { Content, TDocumentDefinitions } from "pdfmake/interfaces";
 import { today } from "@/calendar/dates";
 import { makePdf, pictureFor } from "@/ui/pdf";
+import type { OnPaper } from "../clip/filmsOnPaper";
 import { STOPPED } from "../plan/sheetShape";
 import { ThreadDrawing } from "../progress/ThreadDrawing";
 import type { Report } from "./reportShape";
 
 const WIDTH = 527;
+const FILM_HIGH = 120;
 
 /** Saves the report as a file to send: one page. */
-export async function saveReport(report: Report): Promise<void> {
-  await makePdf(reportDocument(report)).download(
+export async function saveReport(report: Report, films: OnPaper[]): Promise<void> {
+  await makePdf(reportDocument(report, films)).download(
     `report-${report.student.toLowerCase().replace(/\s+/g, "-")}.pdf`,
   );
 }
 
-export function reportDocument(report: Report): TDocumentDefinitions {
+export function reportDocument(report: Report, films: OnPaper[] = []): TDocumentDefinitions {
   const { next } = report;
   return {
     info: { title: `How it goes: ${report.student}` },
@@ -37,6 +39,21 @@ export function reportDocument(report: Report): TDocumentDefinitions {
         ...report.changes.map((c) => ({ text: [{ text: `${c.name}. `, bold: true }, c.said] })),
         ...(report.rest ? [report.rest] : []),
       ]),
+      ...(films.length > 0
+        ? [
+            {
+              columns: films.map(({ picture, told }) => ({
+                width: "auto",
+                stack: [
+                  { svg: pictureFor(picture), height: FILM_HIGH },
+                  { text: told, fontSize: 8.5, margin: [0, 2, 8, 0] },
+                ],
+              })),
+              columnGap: 8,
+              margin: [0, 6, 0, 0],
+            } as Content,
+          ]
+        : []),
       ...(report.thread
         ? ([
             {

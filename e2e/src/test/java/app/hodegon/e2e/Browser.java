@@ -48,6 +48,15 @@ final class Browser implements AutoCloseable {
         return new Browser("--use-angle=swiftshader", "--enable-unsafe-swiftshader");
     }
 
+    /** One with a camera that films nobody, and may be used. */
+    static Browser filming() {
+        return new Browser(
+                "--use-angle=swiftshader",
+                "--enable-unsafe-swiftshader",
+                "--use-fake-device-for-media-stream",
+                "--use-fake-ui-for-media-stream");
+    }
+
     Page screen() {
         return page(1280, 800);
     }

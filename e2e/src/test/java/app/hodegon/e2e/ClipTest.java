@@ -35,16 +35,7 @@ class ClipTest {
     @Test
     void fromAFilmToADiagnosisAndWhatSpoilsOne() {
         try (Browser browser = Browser.inTheRound()) {
-            Page page = browser.screen();
-            page.navigate(demo.base() + "/sign-in");
-            page.getByLabel("E-mail").fill("coach@demo.example");
-            page.getByLabel("Password").fill("demo-coach");
-            page.keyboard().press("Enter");
-            page.waitForURL("**/day");
-            student(page, "Ansel Roe");
-            button(page, "Begin a lesson").click();
-            button(page, "Clip").click();
-
+            Page page = desk(browser, "Ansel Roe");
             Locator file = page.locator("input[type=file]").first();
             file.setInputFiles(new FilePayload("notes.mp4", "video/mp4", "no film".getBytes()));
             assertThat(page.getByText("This is no film that can be read here")).isVisible();
@@ -91,6 +82,60 @@ class ClipTest {
 
             sentByAStudent(page, browser.phone());
         }
+    }
+
+    @Test
+    void aFilmFromThePageIsMeasuredByHandWhereNobodyIsFoundInIt() {
+        try (Browser browser = Browser.filming()) {
+            Page page = desk(browser, "Tobin Marsh");
+            button(page, "Film now").click();
+            assertThat(page.getByText("whoever swings fills the figure")).isVisible();
+            Browser.checkAccessible(page);
+            button(page, "Film").click();
+            assertThat(page.getByText("Filming, 8 s left")).isVisible();
+            button(page, "Stop").click();
+            assertThat(page.getByText("Nobody is to be seen in this film")).isVisible(FOUND);
+            button(page, "Set points by hand").click();
+            page.getByLabel("Height").fill("172");
+            setPlaces(page, "Address", "5", 0);
+            assertThat(button(page, "Keep")).isDisabled();
+            setPlaces(page, "Top", "20", 30);
+            Browser.checkAccessible(page);
+            button(page, "Keep").click();
+            assertThat(page.getByText("1 kept")).isVisible();
+            // Hips that go across by the width between the ankles.
+            assertThat(page.getByText("Pelvis travel away from the target")).isVisible();
+            assertThat(button(page, "Top is here")).hasCount(0);
+        }
+    }
+
+    /** Presses every place that is asked for at a moment; the body stands so many pixels further back. */
+    private static void setPlaces(Page page, String moment, String picture, int back) {
+        page.getByRole(AriaRole.LIST, new Page.GetByRoleOptions().setName("Moments of the swing"))
+                .getByRole(AriaRole.BUTTON, new Locator.GetByRoleOptions().setName(Pattern.compile("^" + moment)))
+                .click();
+        page.getByLabel("Picture of the film").fill(picture);
+        button(page, moment + " is here").click();
+        Locator film = page.getByRole(AriaRole.IMG, new Page.GetByRoleOptions().setName(Pattern.compile("^film\\.")));
+        int[][] places = {{200, 60}, {230, 110}, {170, 110}, {220, 220}, {180, 220}, {230, 400}, {170, 400}};
+        for (int[] place : places) {
+            boolean foot = place[1] == 400;
+            film.click(new Locator.ClickOptions().setPosition(place[0] - (foot ? 0 : back), place[1]));
+        }
+        assertThat(page.getByText(moment + " is set.")).isVisible();
+    }
+
+    private Page desk(Browser browser, String who) {
+        Page page = browser.screen();
+        page.navigate(demo.base() + "/sign-in");
+        page.getByLabel("E-mail").fill("coach@demo.example");
+        page.getByLabel("Password").fill("demo-coach");
+        page.keyboard().press("Enter");
+        page.waitForURL("**/day");
+        student(page, who);
+        button(page, "Begin a lesson").click();
+        button(page, "Clip").click();
+        return page;
     }
 
     /** What a phone found reaches the coach, who looks at it. */
