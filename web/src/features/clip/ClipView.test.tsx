@@ -383,7 +383,8 @@ describe("films of two lessons", () => {
     serve({
       ...SERVED,
       "GET /api/lessons/old/clips": view([keptClip({ id: "c0", pictures: ["top"] })]),
-      "GET /api/lessons/new/clips": view([keptClip({ readings: [] })]),
+      "GET /api/lessons/new/clips": view([keptClip({ id: "c7", readings: [] })]),
+      "GET /api/clips/c7/points": clipPoints,
       "GET /api/clips/c0/pictures/top": () =>
         new Response("still", { headers: { "Content-Type": "image/jpeg" } }),
     });

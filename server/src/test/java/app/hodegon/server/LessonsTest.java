@@ -217,8 +217,9 @@ class LessonsTest {
             JsonNode done = knot.path("done");
             assertThat(done.path("doneDays").asInt())
                     .isBetween(1, done.path("plannedDays").asInt());
+            // A day may have been laid with more before what was done of it made the rest less.
             assertThat(done.path("doneReps").asInt())
-                    .isLessThanOrEqualTo(done.path("plannedReps").asInt());
+                    .isBetween(1, 2 * done.path("plannedReps").asInt());
             JsonNode drift = knot.at("/before/pelvis-drift@top~1clip");
             assertThat(drift.path("low").asDouble())
                     .isLessThan(drift.path("value").asDouble());

@@ -17,6 +17,9 @@ import java.util.stream.Collectors;
  */
 public final class Moments {
 
+    /** Moments are told to so many seconds, so that the first and the last may seem to lie outside. */
+    private static final double TOLD = 1e-4;
+
     private final Map<Checkpoint, Moment> moments = new EnumMap<>(Checkpoint.class);
     private final Set<Checkpoint> refused = EnumSet.noneOf(Checkpoint.class);
 
@@ -31,11 +34,12 @@ public final class Moments {
     public static Moments of(Collection<Moment> known, double first, double last) {
         Moments all = new Moments();
         for (Moment moment : known) {
-            if (moment.seconds() < first || moment.seconds() > last) {
+            double seconds = Math.max(first, Math.min(last, moment.seconds()));
+            if (!(Math.abs(seconds - moment.seconds()) <= TOLD)) {
                 throw new IllegalArgumentException("%s: lies outside what was recorded, which goes from %.3f to %.3f s."
                         .formatted(moment.at().label(), first, last));
             }
-            all.moments.put(moment.at(), moment);
+            all.moments.put(moment.at(), new Moment(moment.at(), seconds, moment.from(), moment.uncertainty()));
         }
         Moment before = null;
         for (Moment moment : all.moments.values()) {
