@@ -51,8 +51,8 @@ final class Browser implements AutoCloseable {
     /** One with a camera that films nobody, and may be used. */
     static Browser filming() {
         return new Browser(
-                "--use-angle=swiftshader",
-                "--enable-unsafe-swiftshader",
+                "--disable-gpu",
+                "--disable-3d-apis",
                 "--use-fake-device-for-media-stream",
                 "--use-fake-ui-for-media-stream");
     }
