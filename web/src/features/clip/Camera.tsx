@@ -43,7 +43,7 @@ export default function Camera({ hand, onFile }: { hand: Hand; onFile: (file: Fi
         onChange={(v) => setView(v as CameraView)}
       />
       {camera.error && <Failed error={new Error(REFUSED[camera.error.name] ?? camera.error.message)} />}
-      <div className="bg-ink relative max-h-[50dvh] max-w-full overflow-hidden rounded">
+      <div className="bg-ink relative max-h-[44dvh] max-w-full overflow-hidden rounded">
         <Live stream={stream} />
         {doing === "ready" && <StandIn view={view} hand={hand} />}
         {(doing === "counting" || doing === "filming") && (
@@ -113,7 +113,7 @@ function Live({ stream }: { stream?: MediaStream }) {
       autoPlay
       playsInline
       aria-label="What the camera sees"
-      className="block max-h-[50dvh] min-h-40 max-w-full"
+      className="block max-h-[44dvh] min-h-40 max-w-full"
     />
   );
 }

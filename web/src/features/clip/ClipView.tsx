@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Check, Film as FilmIcon, Hand as HandIcon, Trash2, X } from "lucide-react";
+import { Check, Film as FilmIcon, Hand as HandIcon, X } from "lucide-react";
 import { useMemo, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
@@ -8,7 +8,6 @@ import type { Catalogue, Hand, Lesson, MomentName, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { FileButton } from "@/ui/FileButton";
-import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading } from "@/ui/Notice";
 import { Decide } from "../lesson/Decide";
 import { Ranking } from "../lesson/Ranking";
@@ -24,6 +23,7 @@ import { Agreed } from "./Agreed";
 import { ClipReadings } from "./ClipReadings";
 import { DemoFilm, Finding, Slower } from "./Finding";
 import { FilmNow } from "./FilmNow";
+import { KeptClips } from "./KeptClips";
 import { LARGEST_MB, LONGEST_SECONDS } from "./limits";
 import type { Found } from "./finding";
 import { NotFound } from "./noFilm";
@@ -401,29 +401,7 @@ export default function ClipView({
               <Decide lesson={lesson} catalogue={catalogue} saved={saved} />
               <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
             </section>
-            {shownClips.length > 0 && (
-              <section aria-label="Clips" className="no-print">
-                <h2 className="mb-1">{shownClips.filter((c) => c.state === "kept").length} kept</h2>
-                <ul className="grid gap-1">
-                  {shownClips.map((c) => (
-                    <li key={c.id} className="flex gap-1">
-                      <button
-                        type="button"
-                        aria-pressed={c.id === chosen?.id}
-                        onClick={() => setChosen(c.id)}
-                        className={`aria-pressed:border-ink hover:bg-tint border-line min-h-11 flex-1 rounded border px-2 text-left ${c.state === "thrown" ? "opacity-50" : ""}`}
-                      >
-                        {c.number} {VIEWS.find((v) => v.id === c.view)?.label}
-                        <span className="text-soft ml-2 text-sm">{c.name}</span>
-                      </button>
-                      <IconButton label={`Remove clip ${c.number}`} onClick={() => remove.mutate(c.id)}>
-                        <Trash2 aria-hidden className="size-4" />
-                      </IconButton>
-                    </li>
-                  ))}
-                </ul>
-              </section>
-            )}
+            <KeptClips clips={shownClips} chosen={chosen?.id} onChoose={setChosen} onRemove={remove.mutate} />
             <Agreed lesson={lesson} clips={all} agreed={clips.data.agreed ?? undefined} />
           </aside>
         </div>

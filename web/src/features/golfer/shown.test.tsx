@@ -12,7 +12,7 @@ import type { Today } from "../phone/today";
 import { PlanDays } from "../plan/PlanDays";
 import { shownOn } from "../plan/sheetShape";
 import BlockGolfer from "./BlockGolfer";
-import { LOOKS, lookFor } from "./looks";
+import { LOOKS, lookFor, shaded } from "./looks";
 import SignSheet from "./SignSheet";
 import ThenAndNowGolfer from "./ThenAndNowGolfer";
 import { WantedSwing } from "./WantedSwing";
@@ -119,9 +119,15 @@ describe("on a coach's pages", () => {
     });
     const days = [day("2026-12-01", "short"), day("2026-12-02", "feel"), day("2026-12-03", "feel")];
     const stored = { plan: { days }, stopped: [] } as unknown as StoredPlan;
-    show(<PlanDays stored={stored} catalogue={MOVING} practised={[]} hand="right" />);
+    show(
+      <PlanDays stored={stored} catalogue={MOVING} practised={[]} hand="right" look={lookFor("", "sea")} />,
+    );
     await waitFor(() => expect(document.querySelectorAll("svg.golfer")).toHaveLength(3));
     expect(calls.map((c) => c.request)).toEqual([asked]);
+    const drawn = document.querySelector("svg.golfer")!.innerHTML;
+    const alike = (colour: string) =>
+      Array.from({ length: 281 }, (_, i) => shaded(colour, 0.72 + i / 1000)).some((c) => drawn.includes(c));
+    expect([alike(LOOKS[1]!.colours.top), alike(LOOKS[0]!.colours.top)]).toEqual([true, false]);
   });
 
   it("is the swing that a student is taught, where the coach teaches another", async () => {

@@ -18,6 +18,7 @@ import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 import { DrillPose } from "../golfer/DrillPose";
+import { lookOf } from "../golfer/looks";
 import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
 import { dose } from "./dose";
 import type { PlanWork } from "./usePlanTerms";
@@ -154,6 +155,7 @@ function Alternatives({
                 drill={catalogue.drills[drill]}
                 pose={poses.data?.[`${drill}:${block.rung}`]}
                 hand={lesson.handedness as Hand}
+                look={lookOf(lesson)}
               />
             </span>
           )}

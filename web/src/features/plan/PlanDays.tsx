@@ -3,6 +3,7 @@ import { queries } from "@/api/queries";
 import type { Catalogue, Hand, PlanBlock, PlanDay, StoredPlan } from "@/api/types";
 import { longDay, shortDay } from "@/calendar/dates";
 import { DrillPose } from "../golfer/DrillPose";
+import type { Look } from "../golfer/looks";
 import type { Motion } from "../golfer/motion";
 import { instruction } from "../drill/instruction";
 import { dose, halfStepOf, sameWork, speedOf } from "./dose";
@@ -16,11 +17,13 @@ export function PlanDays({
   catalogue,
   practised,
   hand,
+  look,
 }: {
   stored: StoredPlan;
   catalogue: Catalogue;
   practised: string[];
   hand: Hand;
+  look: Look;
 }) {
   const { days } = stored.plan;
   const shown = [...new Set(days.flatMap((d) => d.blocks.filter((b) => b.kind === "main").map(poseOf)))];
@@ -31,7 +34,7 @@ export function PlanDays({
       <ol>
         {days.map((day, i) => {
           const like = days.slice(0, i).find((d) => d.place === day.place && sameWork(d.blocks, day.blocks));
-          const blocks = <Blocks {...{ day, stored, catalogue, hand, poses }} />;
+          const blocks = <Blocks {...{ day, stored, catalogue, hand, look, poses }} />;
           return (
             <li key={day.date} className="border-line border-b py-3">
               <p className="flex flex-wrap gap-x-3">
@@ -64,12 +67,14 @@ function Blocks({
   stored,
   catalogue,
   hand,
+  look,
   poses,
 }: {
   day: PlanDay;
   stored: StoredPlan;
   catalogue: Catalogue;
   hand: Hand;
+  look: Look;
   poses: Record<string, Motion>;
 }) {
   return (
@@ -83,6 +88,7 @@ function Blocks({
                 drill={catalogue.drills[block.drill]!}
                 pose={poses[poseOf(block)]}
                 hand={hand}
+                look={look}
               />
             </span>
           )}

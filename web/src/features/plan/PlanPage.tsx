@@ -16,6 +16,7 @@ import { GateSetting } from "./GateSetting";
 import { LaidAgain } from "./LaidAgain";
 import { Offers, WouldHelp } from "./Offers";
 import { PlanSettings } from "./PlanSettings";
+import { lookOf } from "../golfer/looks";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
 import { StoppedNote } from "./StoppedNote";
@@ -413,7 +414,13 @@ function PlanSheet({
             </section>
           )}
         </div>
-        <PlanDays stored={stored} catalogue={catalogue} practised={practised} hand={hand} />
+        <PlanDays
+          stored={stored}
+          catalogue={catalogue}
+          practised={practised}
+          hand={hand}
+          look={lookOf(lesson)}
+        />
       </div>
     </>
   );
