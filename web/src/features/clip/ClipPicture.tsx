@@ -1,13 +1,8 @@
 import { type ReactNode, useState } from "react";
 import type { Drawing } from "./lines";
+import { MeasuredLines } from "./MeasuredLines";
 import { Picture } from "./Picture";
 import type { PointName } from "./points";
-
-const TONES = {
-  body: "stroke-white",
-  now: "stroke-lead",
-  address: "stroke-white [stroke-dasharray:6_5]",
-};
 
 /** One picture of a film with the lines that are measured; without a picture, the lines alone. */
 export function ClipPicture({
@@ -65,36 +60,7 @@ export function ClipPicture({
           })
         }
       >
-        {drawing.bands.map((b) => (
-          <rect
-            key={b.x}
-            x={b.x - b.half}
-            width={2 * b.half}
-            y={b.top}
-            height={b.bottom - b.top}
-            className="fill-lead opacity-25"
-          />
-        ))}
-        {drawing.lines.map((l, i) => (
-          <g key={i}>
-            <line
-              x1={l.from[0]}
-              y1={l.from[1]}
-              x2={l.to[0]}
-              y2={l.to[1]}
-              strokeWidth={2.6 * line}
-              className="stroke-black/50"
-            />
-            <line
-              x1={l.from[0]}
-              y1={l.from[1]}
-              x2={l.to[0]}
-              y2={l.to[1]}
-              strokeWidth={1.4 * line}
-              className={TONES[l.kind]}
-            />
-          </g>
-        ))}
+        <MeasuredLines drawing={drawing} line={line} />
         {!onDrag && drawing.dots.map((d) => <Dot key={d.name} dot={d} line={line} />)}
         {marks.map(([x, y], i) => (
           <path

@@ -1,6 +1,7 @@
 import type { QueryClient } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
 import type { Catalogue, Hand, Wire } from "@/api/types";
+import { MeasuredLines } from "./MeasuredLines";
 import { type FilmPair, momentsOfBoth, pairsOf, type Side, toldAt } from "./pairs";
 import { base64 } from "./pictures";
 import { seenAt } from "./seenAt";
@@ -46,17 +47,10 @@ async function pairOnPaper(
   return Promise.all([side("Then", was), side("Now", is)]);
 }
 
-const TONES = {
-  body: { stroke: "#fff" },
-  now: { stroke: "var(--lead)" },
-  address: { stroke: "#fff", strokeDasharray: "6 5" },
-};
-
 async function drawn(shown: Shown, moment: string, hand: Hand) {
   const index = nearest(shown.times, shown.moments.find((m) => m.id === moment)!.time);
   const { drawn, picture } = seenAt(shown, index, hand, moment);
   const { width, height } = shown;
-  const line = width / 160;
   return (
     <svg xmlns="http://www.w3.org/2000/svg" viewBox={`0 0 ${width} ${height}`}>
       {picture ? (
@@ -64,38 +58,7 @@ async function drawn(shown: Shown, moment: string, hand: Hand) {
       ) : (
         <rect width={width} height={height} fill="#5a5144" />
       )}
-      {drawn.bands.map((b) => (
-        <rect
-          key={b.x}
-          x={b.x - b.half}
-          width={2 * b.half}
-          y={b.top}
-          height={b.bottom - b.top}
-          fill="var(--lead)"
-          fillOpacity={0.25}
-        />
-      ))}
-      {drawn.lines.map((l, i) => (
-        <g key={i} fill="none">
-          <line
-            x1={l.from[0]}
-            y1={l.from[1]}
-            x2={l.to[0]}
-            y2={l.to[1]}
-            stroke="#000"
-            strokeOpacity={0.5}
-            strokeWidth={2.6 * line}
-          />
-          <line
-            x1={l.from[0]}
-            y1={l.from[1]}
-            x2={l.to[0]}
-            y2={l.to[1]}
-            strokeWidth={1.4 * line}
-            {...TONES[l.kind]}
-          />
-        </g>
-      ))}
+      <MeasuredLines drawing={drawn} line={width / 160} />
     </svg>
   );
 }
