@@ -9,6 +9,7 @@ import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import tools.jackson.databind.JsonNode;
+import tools.jackson.databind.node.ObjectNode;
 
 /** Movements of the golfer, as pages fetch them. */
 @ExtendWith(RunningServer.class)
@@ -205,11 +206,32 @@ class MotionTest {
                 .body();
         String taught = approach.at("/exceptions/pressure")
                 .asString(approach.at("/coach/pressure").asString());
-        Client petra = coach.fresh().student();
+        Client petra = coach.fresh().signIn("petra@demo.example", "demo-student");
         assertThat(loads(petra, "")).isEqualTo(loads(petra, "&school=" + taught));
         String own = approach.at("/coach/pressure").asString();
         assertThat(loads(coach, "")).isEqualTo(loads(coach, "&school=" + own));
         assertThat(loads(coach, "")).isNotEqualTo(loads(coach, "&school=centred"));
+    }
+
+    @Test
+    void aStudentSeesAGolferOfTheirOwnHeight() {
+        Client petra = coach.fresh().signIn("petra@demo.example", "demo-student");
+        String drill = "/api/motions/drills/plain-swing?rung=full";
+        int usual = head(petra, drill);
+        int coachs = head(coach, drill);
+        String path = "/api/students/" + coach.student("Petra Lund");
+        ObjectNode profile = (ObjectNode) coach.get(path).expect(200).body().path("profile");
+        coach.put(path, profile.put("height", 150).toString()).expect(200);
+        assertThat(head(petra, drill)).isBetween(usual * 150 / 175 - 20, usual * 150 / 175 + 20);
+        assertThat(head(petra, drill + "&height=175")).isEqualTo(usual);
+        assertThat(head(coach, drill)).isEqualTo(coachs);
+        coach.put(path, profile.putNull("height").toString()).expect(200);
+    }
+
+    /** Over the ground at address, mm. */
+    private static int head(Client client, String motion) {
+        JsonNode shown = client.get(motion).expect(200).body();
+        return place(shown, at(shown, "address"), "nose")[2];
     }
 
     private static String loads(Client client, String school) {

@@ -17,6 +17,7 @@ import app.hodegon.server.catalogue.ReadableDrills;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.motion.Motions.Who;
+import app.hodegon.server.student.Students;
 import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.Pattern;
@@ -47,14 +48,15 @@ class MotionController {
     private static final int MOST_FAULTS = 18;
     private static final String FAULT = "[a-z-]{1,40}:(0(\\.\\d{1,3})?|1(\\.0{1,3})?)";
     private static final double WEAKEST = 0.01;
-    private static final String HEIGHT = "175";
 
     private final ReadableDrills readable;
     private final Approaches approaches;
+    private final Students students;
 
-    MotionController(ReadableDrills readable, Approaches approaches) {
+    MotionController(ReadableDrills readable, Approaches approaches, Students students) {
         this.readable = readable;
         this.approaches = approaches;
+        this.students = students;
     }
 
     /**
@@ -72,7 +74,7 @@ class MotionController {
             @RequestParam(defaultValue = "false") boolean mistake,
             @RequestParam(defaultValue = RIGHT) String hand,
             @RequestParam(required = false) String school,
-            @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
+            @RequestParam(required = false) @Min(100) @Max(230) Double height) {
         DrillLibrary library = readable.of(account);
         if (!library.has(id)) throw new NotFound("drill");
         Drill drill = library.drill(id);
@@ -99,7 +101,7 @@ class MotionController {
             @RequestParam(defaultValue = "false") boolean mistake) {
         Rung on = Invalid.in("rung", () -> Identified.of(Rung.class, rung));
         DrillMovement moves = Invalid.in("movement", () -> DrillFile.movement(movement));
-        Who who = who(coach, RIGHT, null, Movement.FOR_HEIGHT);
+        Who who = who(coach, RIGHT, null, null);
         int asked = speed == null ? on.speed() : speed;
         if (!mistake) return Motions.right(who, moves, on, asked);
         return Motions.mistake(who, moves, on, asked).orElseThrow(() -> new NotFound("mistake"));
@@ -117,7 +119,7 @@ class MotionController {
             @RequestParam(defaultValue = "") @Size(max = MOST_POSES) List<@Pattern(regexp = POSE) String> of,
             @RequestParam(defaultValue = RIGHT) String hand) {
         DrillLibrary library = readable.of(account);
-        Who who = who(account, hand, null, Movement.FOR_HEIGHT);
+        Who who = who(account, hand, null, null);
         Map<String, MotionView> poses = new LinkedHashMap<>();
         if (of.isEmpty()) {
             for (Drill drill : library.all()) {
@@ -144,7 +146,7 @@ class MotionController {
             @RequestParam(defaultValue = "") @Size(max = MOST_FAULTS) List<@Pattern(regexp = FAULT) String> fault,
             @RequestParam(defaultValue = RIGHT) String hand,
             @RequestParam(required = false) String school,
-            @RequestParam(defaultValue = HEIGHT) @Min(100) @Max(230) double height) {
+            @RequestParam(required = false) @Min(100) @Max(230) Double height) {
         Map<Fault, Double> faults = new LinkedHashMap<>();
         for (String one : fault) {
             String[] parts = one.split(":");
@@ -155,13 +157,20 @@ class MotionController {
         return Motions.swing(who(account, hand, school, height), faults);
     }
 
-    /** @param school null for what the coach teaches, or the student is taught */
-    private Who who(Account account, String hand, String school, double height) {
+    /**
+     * @param school null for what the coach teaches, or the student is taught
+     * @param height null for the student's own, or a usual one
+     */
+    private Who who(Account account, String hand, String school, Double height) {
         return new Who(
                 Invalid.in("hand", () -> Identified.of(Handedness.class, hand)),
                 school == null
                         ? approaches.of(account).school()
                         : Invalid.in("school", () -> Identified.of(PressureSchool.class, school)),
-                height);
+                height != null ? height : own(account).orElse(Movement.FOR_HEIGHT));
+    }
+
+    private Optional<Double> own(Account account) {
+        return account.role() == Account.Role.STUDENT ? students.self(account).height() : Optional.empty();
     }
 }
