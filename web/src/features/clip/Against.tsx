@@ -3,6 +3,7 @@ import { queries } from "@/api/queries";
 import type { Hand } from "@/api/types";
 import { GolferPicture } from "../golfer/GolferPicture";
 import type { Motion } from "../golfer/motion";
+import { Frame } from "./Frame";
 import { Seen } from "./Seen";
 import { mirror, nearest, type Shown } from "./shown";
 import { laidOver, LEVEL, SQUARE, stanceIn, stanceOf } from "./stance";
@@ -45,12 +46,9 @@ export function Beside(props: Props) {
   if ("film" in other)
     return <Seen shown={other.film} at={same(other.film, shown, at)} hand={hand} moment={moment} />;
   return (
-    <div
-      className="bg-tint relative mx-auto w-fit max-w-full overflow-hidden rounded"
-      style={{ aspectRatio: `${shown.width} / ${shown.height}` }}
-    >
+    <Frame width={shown.width} height={shown.height} className="bg-tint">
       <Over {...props} />
-    </div>
+    </Frame>
   );
 }
 
@@ -64,7 +62,7 @@ export function Over({ other, shown, at, moment, hand }: Props) {
   const part = (pixels: number, of: number) => `${(100 * pixels) / of}%`;
   return (
     <div
-      className="absolute"
+      className="absolute [--tall:1000rem]"
       style={{
         left: part(left, shown.width),
         top: part(top, shown.height),

@@ -12,9 +12,9 @@ import { Warnings } from "./Warnings";
 /** An iron, from end to end, cm: what lies about on a range. */
 const USUAL_MARK = 94;
 
-const USUAL = "max-h-[20rem] [&>div]:h-[20rem]";
+const USUAL = "[--tall:20rem]";
 /** To press a place well. */
-const LARGE = "max-h-[34rem] [&>div]:h-[34rem]";
+const LARGE = "[--tall:34rem]";
 
 /** The film of a swing: scrubbed and stepped, with the lines that are measured, its moments as a strip of stills below. */
 export function ClipDesk({

@@ -1,4 +1,5 @@
 import { type ReactNode, useState } from "react";
+import { Frame } from "./Frame";
 import type { Drawing } from "./lines";
 import { MeasuredLines } from "./MeasuredLines";
 import { Picture } from "./Picture";
@@ -37,10 +38,7 @@ export function ClipPicture({
 }) {
   const line = width / (small ? 160 : 300);
   return (
-    <div
-      className="bg-ink relative mx-auto w-fit max-w-full overflow-hidden rounded"
-      style={{ aspectRatio: `${width} / ${height}` }}
-    >
+    <Frame width={width} height={height} className="bg-ink">
       {picture && <Picture of={picture} mirrored={mirrored} />}
       {children}
       <svg
@@ -84,7 +82,7 @@ export function ClipPicture({
           ))}
         </svg>
       )}
-    </div>
+    </Frame>
   );
 }
 

@@ -33,7 +33,7 @@ export function Finding({
       <div
         ref={place}
         // Before the first picture there is nothing to be seen.
-        className={`h-80 overflow-hidden rounded [&>canvas]:h-full ${progress.part === "finding" ? "" : "invisible"}`}
+        className={`grid min-h-40 max-w-full justify-items-center overflow-hidden rounded [&>canvas]:max-h-80 [&>canvas]:max-w-full ${progress.part === "finding" ? "" : "invisible"}`}
         aria-hidden
       />
       <label className="grid w-full max-w-md gap-1">

@@ -151,7 +151,7 @@ function Filmed({ found, hand }: { found: Found; hand: Hand }) {
   const seen = found.frames.filter((f) => f).length;
   return (
     <figure className="grid gap-1">
-      <div className="h-80 [&>div]:h-80">
+      <div className="[--tall:20rem]">
         <ClipPicture
           picture={found.pictures[at]}
           width={found.width}

@@ -40,7 +40,7 @@ function Pair({ view, was, is, hand, catalogue }: FilmPair & Props) {
           ({ label, shown }) =>
             shown && (
               <figure key={label} className="grid gap-1">
-                <div className="h-56 [&>div]:h-56">
+                <div className="[--tall:14rem]">
                   <Seen
                     small
                     shown={shown}

@@ -30,7 +30,9 @@ describe("how a camera is held", () => {
   });
 });
 
-const tracks = [{ stop: vi.fn(), getSettings: () => ({ frameRate: 30 }) }];
+const tracks = [
+  { stop: vi.fn(), getSettings: () => ({ frameRate: 30 }), onended: undefined as undefined | (() => void) },
+];
 const stream = { getTracks: () => tracks, getVideoTracks: () => tracks };
 
 class Recorder {
@@ -122,6 +124,12 @@ describe("a film from the page", () => {
     getUserMedia.mockRejectedValue(new DOMException("no", "NotFoundError"));
     await open();
     expect(await screen.findByText("There is no camera here.")).toBeTruthy();
+    cleanup();
+    getUserMedia.mockResolvedValue(stream);
+    await open();
+    await screen.findByText(/30 pictures a second, few for times/);
+    act(() => tracks[0]!.onended!());
+    expect(screen.getByText(/The camera is gone/)).toBeTruthy();
     expect((screen.getByRole("button", { name: "Film" }) as HTMLButtonElement).disabled).toBe(true);
   });
 });

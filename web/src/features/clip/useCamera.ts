@@ -59,6 +59,11 @@ export function useCamera(onFile: (file: File) => void) {
         if (over) return s.getTracks().forEach((t) => t.stop());
         setStream(s);
         setState({ doing: "ready", left: 0 });
+        s.getVideoTracks()[0]!.onended = () => {
+          clearInterval(tick.current);
+          setState({ doing: "asking", left: 0 });
+          setError(new Error("The camera is gone: close this and open it again."));
+        };
       },
       (e: Error) => !over && setError(e),
     );

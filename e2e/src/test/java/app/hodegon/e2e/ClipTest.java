@@ -107,7 +107,8 @@ class ClipTest {
             assertThat(page.getByText("1 kept")).isVisible();
             Locator pelvis = page.getByRole(
                     AriaRole.ROW, new Page.GetByRoleOptions().setName(Pattern.compile("^Pelvis travel")));
-            assertThat(pelvis).containsText(Pattern.compile("1[3-7] ± "));
+            // From ear to ankle 340 pixels, which are 82 % of 172 cm; the hips went 30 pixels.
+            assertThat(pelvis).containsText(Pattern.compile("cm12 ± "));
             assertThat(button(page, "Top is here")).hasCount(0);
         }
     }
