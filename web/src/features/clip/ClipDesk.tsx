@@ -147,7 +147,7 @@ export function ClipDesk({
                 onClick={() => goTo(c.id)}
                 className="border-line aria-pressed:border-ink grid w-full justify-items-center rounded border-2 text-sm"
               >
-                <Still shown={shown} id={c.id} time={there?.time} />
+                <Still shown={shown} id={c.id} time={there?.time} hand={hand} />
                 <span className={there ? "font-semibold" : "text-soft"}>{c.brief}</span>
                 <span className="text-soft text-xs tabular-nums">
                   {there
@@ -219,14 +219,21 @@ function Asked({
   );
 }
 
-function Still({ shown, id, time }: { shown: Shown; id: string; time?: number }) {
-  const picture = time === undefined ? undefined : shown.picture(nearest(shown.times, time), id);
+/** A moment's picture; without one the body as it stands there. */
+function Still({ shown, id, time, hand }: { shown: Shown; id: string; time?: number; hand: Hand }) {
+  const at = time === undefined ? undefined : nearest(shown.times, time);
+  const picture = at === undefined ? undefined : shown.picture(at, id);
   return (
     <span
-      className="bg-tint block w-full overflow-hidden"
+      aria-hidden
+      className="bg-tint block w-full overflow-hidden [--tall:1000rem]"
       style={{ aspectRatio: `${shown.width} / ${shown.height}` }}
     >
-      {picture && <Picture of={picture} />}
+      {picture ? (
+        <Picture of={picture} />
+      ) : (
+        at !== undefined && <Seen small shown={shown} at={at} hand={hand} moment={id} />
+      )}
     </span>
   );
 }

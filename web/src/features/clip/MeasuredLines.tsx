@@ -1,8 +1,11 @@
 import type { Drawing } from "./lines";
 
+/** The lead side's tone as it is on dark: a film is dark in places, and its frame without pictures is. */
+const LEAD = "#7cc0d8";
+
 const TONES = {
   body: { stroke: "#fff" },
-  now: { stroke: "var(--lead)" },
+  now: { stroke: LEAD },
   address: { stroke: "#fff", strokeDasharray: "6 5" },
 };
 
@@ -21,7 +24,7 @@ export function MeasuredLines({ drawing, line }: { drawing: Drawing; line: numbe
           width={2 * b.half}
           y={b.top}
           height={b.bottom - b.top}
-          fill="var(--lead)"
+          fill={LEAD}
           fillOpacity={0.25}
         />
       ))}
