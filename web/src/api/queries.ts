@@ -38,6 +38,11 @@ function motion(what: string, params: string[][]) {
 }
 
 /** One place for the key and the address of everything that is read. */
+/** How a drill is shown: as its usual mistake, with a half-step, by a golfer so tall, cm. */
+type Moved = { mistake?: boolean; halfStep?: string; height?: number | null };
+
+const tall = (height?: number | null) => (height ? [["height", String(height)]] : []);
+
 export const queries = {
   session: () =>
     queryOptions({
@@ -208,20 +213,21 @@ export const queries = {
       queryFn: () => api.get<Wire["EarlierSwings"][]>(`/api/lessons/${id}/earlier-swings`),
     }),
   /** A drill as the golfer does it on a rung, or its usual mistake. */
-  motion: (drill: string, rung: string, hand: Hand, mistake = false, halfStep?: string) =>
+  motion: (drill: string, rung: string, hand: Hand, { mistake = false, halfStep, height }: Moved = {}) =>
     motion(`drills/${drill}`, [
       ["rung", rung],
       ["hand", hand],
       ["mistake", String(mistake)],
       ...(halfStep ? [["halfStep", halfStep]] : []),
+      ...tall(height),
     ]),
   /** A full swing with faults, each by how far it is there, 0 to 1; without any the school's sound swing. */
-  swingMotion: (faults: Record<string, number>, hand: Hand, school: string, height?: number) =>
+  swingMotion: (faults: Record<string, number>, hand: Hand, school: string, height?: number | null) =>
     motion("swing", [
       ...Object.entries(faults).map(([fault, strength]) => ["fault", `${fault}:${strength.toFixed(2)}`]),
       ["hand", hand],
       ["school", school],
-      ...(height ? [["height", String(height)]] : []),
+      ...tall(height),
     ]),
   /** The swing that a lesson began with, as far as it was measured. */
   ownSwing: (lesson: string, of?: Pick<Lesson, "version" | "measured">) =>
@@ -235,8 +241,9 @@ export const queries = {
    *
    * @param of drill and rung, such as disc-turn:feel; none for every drill on its lowest rung, by its id
    */
-  poses: (hand: Hand, of: string[] = []) => {
-    const path = `/api/motions/poses?${new URLSearchParams([["hand", hand], ...of.map((o) => ["of", o])])}`;
+  poses: (hand: Hand, of: string[] = [], height?: number | null) => {
+    const asked = [["hand", hand], ...of.map((o) => ["of", o]), ...tall(height)];
+    const path = `/api/motions/poses?${new URLSearchParams(asked)}`;
     return queryOptions({
       queryKey: ["motions", path],
       queryFn: () => api.get<Record<string, Wire["MotionView"]>>(path),

@@ -32,7 +32,7 @@ export const MOMENTS = [
   { id: "impact", time: 1.5, from: "found", uncertainty: 8 },
 ];
 /** The browser of the tests knows no way to read what is in one. */
-const picture = () =>
+export const picture = () =>
   Object.assign(new Blob(["picture"], { type: "image/jpeg" }), {
     arrayBuffer: async () => new Uint8Array([255, 216, 255]).buffer,
   });

@@ -3,6 +3,7 @@ import { useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import type { Lesson, Wire } from "@/api/types";
+import { longDay } from "@/calendar/dates";
 import { Button } from "@/ui/Button";
 import { Failed, Note } from "@/ui/Notice";
 import { picturesOf } from "./kept";
@@ -35,7 +36,8 @@ export function Agreed({
   if (agreed)
     return (
       <p className="text-sm no-print">
-        {agreed.by} agreed on {agreed.on} that the stills of the eight moments are kept.{" "}
+        {agreed.by} agreed on {longDay(agreed.on)} that pictures are kept: stills of the eight moments, and a
+        film where you choose to.{" "}
         <button type="button" className="min-h-11 underline" onClick={() => agree.mutate(null)}>
           Take back, and remove them
         </button>

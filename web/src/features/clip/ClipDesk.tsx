@@ -111,6 +111,13 @@ export function ClipDesk({
           </>
         )}
       </div>
+      {shown.film && (
+        <p role="status" className="text-soft text-center text-sm">
+          {shown.film === "coming"
+            ? "The film is being opened …"
+            : "The film cannot be shown here; its stills can."}
+        </p>
+      )}
       {held && alike && (
         <div className="flex justify-center">
           <Choice

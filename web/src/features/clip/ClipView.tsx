@@ -22,6 +22,7 @@ import type { Shown } from "./shown";
 import { Agreed } from "./Agreed";
 import { ClipReadings } from "./ClipReadings";
 import { DemoFilm, Finding, Slower } from "./Finding";
+import { FilmKept } from "./FilmKept";
 import { FilmNow } from "./FilmNow";
 import { KeptClips } from "./KeptClips";
 import { LARGEST_MB, LONGEST_SECONDS } from "./limits";
@@ -266,7 +267,7 @@ export default function ClipView({
         <DemoFilm busy={finding.busy} hand={hand} onFile={(file) => void finding.find(file, 1)} />
         <p className="text-soft text-sm">
           From the side of the ball or down the line; up to {LONGEST_SECONDS} s and {LARGEST_MB} MB. The film
-          stays on this machine.
+          stays on this machine, unless you choose to keep it.
         </p>
       </div>
       {finding.busy && <Finding finding={finding} mayByHand />}
@@ -327,6 +328,12 @@ export default function ClipView({
                     >
                       {chosen.state === "kept" ? "Does not count" : "Counts"}
                     </Button>
+                    <FilmKept
+                      key={chosen.id}
+                      clip={chosen}
+                      agreed={!!clips.data.agreed}
+                      onChanged={() => clips.refetch()}
+                    />
                   </>
                 )
               )}

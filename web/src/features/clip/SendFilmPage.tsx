@@ -16,8 +16,8 @@ import { DemoFilm, Finding } from "./Finding";
 import { FilmNow } from "./FilmNow";
 import type { Found } from "./finding";
 import { drawing } from "./lines";
-import { LONGEST_SECONDS } from "./limits";
-import { sendPictures } from "./pictures";
+import { LARGEST_KEPT_MB, LONGEST_SECONDS } from "./limits";
+import { sendFilm, sendPictures } from "./pictures";
 import { trackOf, viewOf } from "./seen";
 import { nearest } from "./shown";
 import { strikeOf } from "./strike";
@@ -47,12 +47,15 @@ function SendFilm({ today }: { today: Today }) {
   const hand = today.handedness as Hand;
   const client = useQueryClient();
   const [agrees, setAgrees] = useState(false);
+  const [moving, setMoving] = useState(false);
   // Of a junior's pictures the adult decides who knows of the practice.
   const who = today.junior ? today.adult : today.name;
   // After the swing and apart from it: pictures that do not arrive must not make it be sent twice.
   const pictures = useMutation({
-    mutationFn: ({ clip, found }: { clip: Sent["clip"]; found: Found }) =>
-      sendPictures(clip, found, "/api/me"),
+    mutationFn: async ({ clip, found, film }: { clip: Sent["clip"]; found: Found; film: boolean }) => {
+      await sendPictures(clip, found, "/api/me");
+      if (film) await sendFilm(clip, found, "/api/me");
+    },
   });
   const track = useMemo(
     () => found && trackOf(found, found.frames, viewOf(found.frames), hand),
@@ -79,7 +82,7 @@ function SendFilm({ today }: { today: Today }) {
     onSuccess: (sent, found) => {
       client.setQueryData(queries.ownClips().queryKey, sent);
       finding.forget();
-      if (agrees) pictures.mutate({ clip: sent[0]!.clip, found });
+      if (agrees) pictures.mutate({ clip: sent[0]!.clip, found, film: moving });
     },
   });
   const open = (file: File) => void finding.find(file, 1);
@@ -99,7 +102,8 @@ function SendFilm({ today }: { today: Today }) {
             <DemoFilm busy={false} hand={hand} onFile={open} />
           </div>
           <p className="text-soft text-sm">
-            The body is found on this phone, for which 16 MB are fetched once. The film stays here.
+            The body is found on this phone, for which 16 MB are fetched once. The film stays here unless you
+            send it along.
           </p>
         </>
       )}
@@ -122,6 +126,12 @@ function SendFilm({ today }: { today: Today }) {
               ? `${who ?? "An adult"} agrees that eight pictures of it are kept`
               : "My coach may keep eight pictures of it"}
           </label>
+          {agrees && (
+            <label className="flex min-h-11 items-center gap-3">
+              <input type="checkbox" checked={moving} onChange={(e) => setMoving(e.target.checked)} />
+              And the film, cut to the swing and small: {LARGEST_KEPT_MB} MB at most
+            </label>
+          )}
           <div className="grid grid-cols-2 gap-3">
             <Button onClick={finding.forget}>Throw away</Button>
             <Button

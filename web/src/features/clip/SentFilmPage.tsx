@@ -10,6 +10,7 @@ import { Title } from "@/ui/Title";
 import { MIRRORED, useOther, WANTED } from "./Against";
 import { ClipDesk } from "./ClipDesk";
 import type { Marks } from "./ClipSettings";
+import { FilmKept } from "./FilmKept";
 import { ClipReadings } from "./ClipReadings";
 import { useStored } from "./useStored";
 import { WaitingGates } from "./WaitingGates";
@@ -63,6 +64,7 @@ function Look({
   const [againstId, setAgainst] = useState("");
   const film = useStored(others.find((c) => c.id === againstId));
   const against = useOther(againstId, film, school, hand, shown);
+  const changed = () => client.invalidateQueries({ queryKey: queries.sentClips(student.id).queryKey });
   const tell = useMutation({
     mutationFn: (told: object) =>
       api.put(`/api/clips/${clip.id}/told`, {
@@ -71,7 +73,7 @@ function Look({
         height: clip.golferHeight,
         ...told,
       }),
-    onSuccess: () => client.invalidateQueries({ queryKey: queries.sentClips(student.id).queryKey }),
+    onSuccess: changed,
   });
   useEffect(() => {
     if (seen) return;
@@ -80,19 +82,22 @@ function Look({
   if (!shown) return <Loading />;
   return (
     <section aria-label="The film" className="grid max-w-4xl gap-3">
-      <label className="flex items-center gap-2">
-        Against
-        <select value={againstId} onChange={(e) => setAgainst(e.target.value)}>
-          <option value="">nothing</option>
-          <option value={WANTED}>the wanted swing</option>
-          <option value={MIRRORED}>itself, mirrored</option>
-          {others.map((c) => (
-            <option key={c.id} value={c.id}>
-              {shortDay(last!.heldOn)}, clip {c.number} {c.stage}
-            </option>
-          ))}
-        </select>
-      </label>
+      <div className="flex flex-wrap items-center gap-x-5">
+        <label className="flex items-center gap-2">
+          Against
+          <select value={againstId} onChange={(e) => setAgainst(e.target.value)}>
+            <option value="">nothing</option>
+            <option value={WANTED}>the wanted swing</option>
+            <option value={MIRRORED}>itself, mirrored</option>
+            {others.map((c) => (
+              <option key={c.id} value={c.id}>
+                {shortDay(last!.heldOn)}, clip {c.number} {c.stage}
+              </option>
+            ))}
+          </select>
+        </label>
+        <FilmKept clip={clip} agreed={false} onChanged={changed} />
+      </div>
       <ClipDesk
         shown={shown}
         against={against}

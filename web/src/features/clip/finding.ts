@@ -1,4 +1,5 @@
 import { Film, type Turned } from "./film";
+import { jpeg } from "./jpeg";
 import { difference, type Stretch, swingsIn, worthALook } from "./looking";
 import { NoFilm, NotFound } from "./noFilm";
 import { NotHere, PointFinder, type Points } from "./points";
@@ -35,7 +36,6 @@ export type Progress = { part: "opening" | "searching" | "finding"; done: number
 /** Films up to this long are one swing, seconds. */
 const ONE_SWING = 4.5;
 const SMALL = 72;
-const QUALITY = 0.8;
 /** The first picture is looked at so often before it counts: what finds points is unsure at first. */
 const WARM_UP = 3;
 
@@ -194,12 +194,4 @@ async function search(
     return { times, swings: [{ from: times[0] ?? 0, to: last, peak }] };
   }
   return { times, swings: swings.length > 0 ? swings : [{ from: 0, to: Math.min(last, 3.5), peak: 1.5 }] };
-}
-
-async function jpeg(canvas: OffscreenCanvas | HTMLCanvasElement): Promise<Blob> {
-  if (canvas instanceof OffscreenCanvas)
-    return canvas.convertToBlob({ type: "image/jpeg", quality: QUALITY });
-  return new Promise((resolve, reject) =>
-    canvas.toBlob((b) => (b ? resolve(b) : reject(new Error("no picture"))), "image/jpeg", QUALITY),
-  );
 }

@@ -1,4 +1,4 @@
-import { api } from "@/api/client";
+import { api, Problem } from "@/api/client";
 import type { Wire } from "@/api/types";
 import { nearest } from "./shown";
 import type { Found } from "./finding";
@@ -10,6 +10,19 @@ export async function sendPictures(clip: Wire["ClipView"], found: Found, from: "
     if (!picture) continue;
     await api.put<void>(`${from}/clips/${clip.id}/pictures/${moment.id}`, { jpeg: await base64(picture) });
   }
+}
+
+/** And the film of the swing, where it was chosen. */
+export async function sendFilm(clip: Wire["ClipView"], found: Found, from: "/api" | "/api/me" = "/api") {
+  const { written } = await import("./keptFilm");
+  await api.put<void>(`${from}/clips/${clip.id}/film`, { mp4: await base64(await written(found)) });
+}
+
+/** The pictures of a kept film, one for each of the clip's times. */
+export async function filmPictures(clip: string, times: number[]): Promise<(Blob | undefined)[]> {
+  const [answer, { read }] = await Promise.all([fetch(`/api/clips/${clip}/film`), import("./keptFilm")]);
+  if (!answer.ok) throw new Problem(answer.status, "The film did not arrive.");
+  return read(await answer.blob(), times);
 }
 
 export async function base64(blob: Blob): Promise<string> {

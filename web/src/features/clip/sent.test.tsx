@@ -2,7 +2,7 @@ import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Student, Wire } from "@/api/types";
 import { block, CATALOGUE, meWith, serve, show, showRoutes, SIGNED_IN } from "@/test/fixtures";
-import { clipPoints, crackAt, foundSwing, keptClip, MOMENTS } from "@/test/filmed";
+import { clipPoints, crackAt, foundSwing, keptClip, MOMENTS, picture } from "@/test/filmed";
 import { motionOf } from "@/test/motion";
 import type { Found } from "./finding";
 import SendFilmPage from "./SendFilmPage";
@@ -10,6 +10,7 @@ import SentFilmPage from "./SentFilmPage";
 import { SentFilms } from "./SentFilms";
 
 let next: () => Promise<Found>;
+vi.mock("./keptFilm", () => ({ written: async () => picture() }));
 vi.mock("./finding", () => ({ findSwing: () => next() }));
 
 beforeEach(() => {
@@ -89,6 +90,22 @@ describe("a swing for the coach", () => {
     await waitFor(() => expect(bodies(calls, "PUT /api/me/clips/c1/pictures/impact")).toHaveLength(1));
     expect(bodies(calls, "POST /api/me/clips")[0]!.agreed).toBe("Ferris Dunmore");
     expect(bodies(calls, "PUT /api/me/clips/c1/pictures/top")[0]!.jpeg).toBeTruthy();
+  });
+
+  it("goes with its film only where that is chosen, too", async () => {
+    const ok = () => new Response(null, { status: 204 });
+    const calls = phone({
+      "POST /api/me/clips": [sent({ clip: keptClip({ moments: [] }) })],
+      "PUT /api/me/clips/c1/film": ok(),
+    });
+    await film();
+    expect(screen.queryByRole("checkbox", { name: /And the film/ })).toBeNull();
+    fireEvent.click(await screen.findByRole("checkbox", { name: "My coach may keep eight pictures of it" }));
+    fireEvent.click(screen.getByRole("checkbox", { name: /And the film/ }));
+    await send();
+    await waitFor(() =>
+      expect(bodies(calls, "PUT /api/me/clips/c1/film")[0]).toEqual({ mp4: btoa("\xff\xd8\xff") }),
+    );
   });
 
   it("is sent once even if its pictures do not arrive, and these again", async () => {

@@ -16,6 +16,8 @@ export type Shown = {
   readings: Wire["MeasuredView"][];
   /** Points were set in the pictures of the moments, which therefore stay where they are. */
   byHand?: boolean;
+  /** How the kept film that brings the pictures is on. */
+  film?: "coming" | "failed";
   /** Pictures are turned round left to right; points are already. */
   mirrored?: boolean;
   /** The picture at a time, or next to a moment; undefined where none is at hand. */

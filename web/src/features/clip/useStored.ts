@@ -4,13 +4,19 @@ import { queries } from "@/api/queries";
 import type { Wire } from "@/api/types";
 import type { Shown } from "./shown";
 import { picturesOf } from "./kept";
+import { filmPictures } from "./pictures";
 import { POINTS, type Points } from "./points";
 import type { CameraView } from "./seen";
 
 type Clip = Wire["ClipView"];
 
 /** A kept clip as it is shown: its points from the server, its pictures from this page or, where they are kept, too. */
-export function shownOf(clip: Clip, points: Wire["ClipPoints"], name?: string): Shown {
+export function shownOf(
+  clip: Clip,
+  points: Wire["ClipPoints"],
+  name?: string,
+  film?: (Blob | undefined)[],
+): Shown {
   const held = picturesOf(clip.id);
   const order = POINTS.map((p) => points.points.indexOf(p));
   return {
@@ -27,6 +33,7 @@ export function shownOf(clip: Clip, points: Wire["ClipPoints"], name?: string): 
     ruler: clip.ruler,
     picture: (i: number, moment?: string) =>
       held?.pictures[i] ??
+      film?.[i] ??
       (moment && clip.pictures.includes(moment) ? `/api/clips/${clip.id}/pictures/${moment}` : undefined),
   };
 }
@@ -34,5 +41,16 @@ export function shownOf(clip: Clip, points: Wire["ClipPoints"], name?: string): 
 /** The same, as soon as its points are here. */
 export function useStored(clip: Clip | undefined, name?: string): Shown | undefined {
   const points = useQuery({ ...queries.clipPoints(clip?.id ?? ""), enabled: !!clip });
-  return useMemo(() => clip && points.data && shownOf(clip, points.data, name), [clip, name, points.data]);
+  const film = useQuery({
+    queryKey: ["kept-film", clip?.id, clip?.film],
+    queryFn: () => filmPictures(clip!.id, points.data!.times),
+    enabled: !!clip?.film && !!points.data && !picturesOf(clip.id),
+    staleTime: Infinity,
+    retry: false,
+  });
+  const how = film.isFetching ? "coming" : film.isError ? "failed" : undefined;
+  return useMemo(
+    () => clip && points.data && { ...shownOf(clip, points.data, name, film.data), film: how },
+    [clip, name, points.data, film.data, how],
+  );
 }

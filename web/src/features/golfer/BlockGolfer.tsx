@@ -26,7 +26,7 @@ export default function BlockGolfer({
   look?: Look;
 }) {
   const motion = useQuery({
-    ...queries.motion(drill.id, block.rung, hand, false, block.condition ?? undefined),
+    ...queries.motion(drill.id, block.rung, hand, { halfStep: block.condition ?? undefined }),
     enabled: drill.moving,
   });
   if (!motion.data) return <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />;

@@ -29,7 +29,7 @@ export function DrillGolfer({
   const [shown, setShown] = useState("right");
   const wrong = shown === "wrong";
   const right = useQuery(queries.motion(drill.id, rung, hand));
-  const mistake = useQuery({ ...queries.motion(drill.id, rung, hand, true), enabled: wrong });
+  const mistake = useQuery({ ...queries.motion(drill.id, rung, hand, { mistake: true }), enabled: wrong });
   if (right.isError) return <Failed error={right.error} again={() => right.refetch()} />;
   const motion = wrong ? mistake.data : right.data;
   return (

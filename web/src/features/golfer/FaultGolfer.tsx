@@ -1,28 +1,28 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
-import type { Hand } from "@/api/types";
+import type { Hand, Lesson } from "@/api/types";
 import { Failed } from "@/ui/Notice";
 import type { ViewName } from "./camera";
 import { GolferView } from "./GolferView";
-import type { Look } from "./looks";
+import { lookOf } from "./looks";
 
 /** A swing with faults, over the sound one of the school; where to look is marked. */
 export function FaultGolfer({
   faults,
-  hand,
+  lesson,
   school,
   said,
-  look,
 }: {
   /** How far each is there, 0 to 1; seen as the first is best seen. */
   faults: Record<string, number>;
-  hand: Hand;
+  /** Whose it is. */
+  lesson: Lesson;
   school: string;
   said: string;
-  look?: Look;
 }) {
-  const faulty = useQuery(queries.swingMotion(faults, hand, school));
-  const sound = useQuery(queries.swingMotion({}, hand, school));
+  const hand = lesson.handedness as Hand;
+  const faulty = useQuery(queries.swingMotion(faults, hand, school, lesson.studentHeight));
+  const sound = useQuery(queries.swingMotion({}, hand, school, lesson.studentHeight));
   if (faulty.isError) return <Failed error={faulty.error} again={() => faulty.refetch()} />;
   if (!faulty.data) return <div className="aspect-square w-full" />;
   return (
@@ -31,7 +31,7 @@ export function FaultGolfer({
       motion={faulty.data}
       behind={sound.data}
       hand={hand}
-      look={look}
+      look={lookOf(lesson)}
       seen={faulty.data.seen as ViewName}
       mark={faulty.data.look}
       said={`${said} The sound swing of the school behind it.`}

@@ -1,4 +1,4 @@
-import type { Catalogue, Hand } from "@/api/types";
+import type { Catalogue, Lesson } from "@/api/types";
 import { Sheet } from "@/ui/Sheet";
 import { FaultGolfer } from "./FaultGolfer";
 
@@ -6,13 +6,13 @@ import { FaultGolfer } from "./FaultGolfer";
 export default function SignSheet({
   sign,
   catalogue,
-  hand,
+  lesson,
   school,
   onClose,
 }: {
   sign: Catalogue["signs"][number];
   catalogue: Catalogue;
-  hand: Hand;
+  lesson: Lesson;
   school: string;
   onClose: () => void;
 }) {
@@ -23,7 +23,7 @@ export default function SignSheet({
       {fault && (
         <FaultGolfer
           faults={{ [fault.id]: 1 }}
-          hand={hand}
+          lesson={lesson}
           school={school}
           said={`${sign.label}: ${fault.label}, fully there.`}
         />

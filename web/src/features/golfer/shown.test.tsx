@@ -42,7 +42,9 @@ describe("what a coach shows", () => {
     });
     const sign = { ...CATALOGUE.signs[0]!, shows: "sway", how: "Stand face on." };
     const closed = vi.fn();
-    show(<SignSheet sign={sign} catalogue={CATALOGUE} hand="right" school="early-return" onClose={closed} />);
+    show(
+      <SignSheet sign={sign} catalogue={CATALOGUE} lesson={LESSON} school="early-return" onClose={closed} />,
+    );
     await screen.findByLabelText("Time in the movement");
     expect(screen.getByText("Stand face on.")).toBeTruthy();
     await waitFor(() => expect(document.querySelectorAll("g[opacity='0.35']").length).toBe(1));
@@ -108,8 +110,8 @@ describe("what a coach shows", () => {
 });
 
 describe("on a coach's pages", () => {
-  it("is the pose of the rung that a day asks for, all days' in one request", async () => {
-    const asked = "GET /api/motions/poses?hand=right&of=disc-turn%3Ashort&of=disc-turn%3Afeel";
+  it("is the pose of the rung that a day asks for, all days' in one request, as tall as the student", async () => {
+    const asked = "GET /api/motions/poses?hand=right&of=disc-turn%3Ashort&of=disc-turn%3Afeel&height=164";
     const calls = serve({ [asked]: { "disc-turn:short": motionOf(0), "disc-turn:feel": motionOf(0) } });
     const day = (date: string, rung: string) => ({
       date,
@@ -120,7 +122,12 @@ describe("on a coach's pages", () => {
     const days = [day("2026-12-01", "short"), day("2026-12-02", "feel"), day("2026-12-03", "feel")];
     const stored = { plan: { days }, stopped: [] } as unknown as StoredPlan;
     show(
-      <PlanDays stored={stored} catalogue={MOVING} practised={[]} hand="right" look={lookFor("", "sea")} />,
+      <PlanDays
+        stored={stored}
+        catalogue={MOVING}
+        practised={[]}
+        lesson={{ ...LESSON, studentLook: "sea", studentHeight: 164 }}
+      />,
     );
     await waitFor(() => expect(document.querySelectorAll("svg.golfer")).toHaveLength(3));
     expect(calls.map((c) => c.request)).toEqual([asked]);

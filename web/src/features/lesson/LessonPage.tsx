@@ -169,7 +169,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           <SignSheet
             sign={shown}
             catalogue={catalogue}
-            hand={lesson.handedness as Hand}
+            lesson={lesson}
             school={entry.approach.pressure!}
             onClose={() => setShown(undefined)}
           />

@@ -1,9 +1,8 @@
 import { Dialog } from "radix-ui";
 import { useState } from "react";
-import type { Catalogue, Hand, Lesson, LessonEntry } from "@/api/types";
+import type { Catalogue, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { FaultGolfer } from "../golfer/FaultGolfer";
-import { lookOf } from "../golfer/looks";
 import { OwnGolfer } from "../golfer/OwnGolfer";
 import { inOrder } from "./chainShape";
 
@@ -40,8 +39,7 @@ export default function ShowStudent({
             {one ? (
               <FaultGolfer
                 faults={{ [one.id]: 1 }}
-                hand={lesson.handedness as Hand}
-                look={lookOf(lesson)}
+                lesson={lesson}
                 school={entry.approach.pressure!}
                 said={`${label(one.id)} alone.`}
               />

@@ -1,10 +1,9 @@
 import { Maximize2 } from "lucide-react";
 import { lazy, Suspense, useState } from "react";
-import type { Catalogue, Hand, Lesson, LessonEntry } from "@/api/types";
+import type { Catalogue, Lesson, LessonEntry } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Choice } from "@/ui/Choice";
 import { Empty } from "@/ui/Notice";
-import { lookOf } from "../golfer/looks";
 import { ChainPicture } from "./ChainPicture";
 import { FaultDetail } from "./FaultDetail";
 import { WhatIf } from "./WhatIf";
@@ -69,8 +68,7 @@ export function WhyPanel({
             ) : (
               <FaultGolfer
                 faults={{ [fault.id]: 1 }}
-                hand={lesson.handedness as Hand}
-                look={lookOf(lesson)}
+                lesson={lesson}
                 school={entry.approach.pressure!}
                 said={`${label}, fully there.`}
               />

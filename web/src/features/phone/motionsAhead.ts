@@ -17,7 +17,9 @@ export function useMotionsAhead(today: Today, catalogue: Catalogue) {
       if (day.date < today.date) continue;
       for (const { drill, rung, condition } of day.blocks) {
         if (wanted.size >= MOST || !catalogue.drills[drill]?.moving) continue;
-        const query = queries.motion(drill, rung, today.handedness as Hand, false, condition ?? undefined);
+        const query = queries.motion(drill, rung, today.handedness as Hand, {
+          halfStep: condition ?? undefined,
+        });
         wanted.set(String(query.queryKey[1]), query);
       }
     }

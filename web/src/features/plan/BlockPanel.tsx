@@ -138,6 +138,7 @@ function Alternatives({
     ...queries.poses(
       lesson.handedness as Hand,
       others.map((o) => `${o.drill}:${block.rung}`),
+      lesson.studentHeight,
     ),
     enabled: others.length > 0,
   });

@@ -1,9 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { queries } from "@/api/queries";
-import type { Catalogue, Hand, PlanBlock, PlanDay, StoredPlan } from "@/api/types";
+import type { Catalogue, Hand, Lesson, PlanBlock, PlanDay, StoredPlan } from "@/api/types";
 import { longDay, shortDay } from "@/calendar/dates";
 import { DrillPose } from "../golfer/DrillPose";
-import type { Look } from "../golfer/looks";
+import { type Look, lookOf } from "../golfer/looks";
 import type { Motion } from "../golfer/motion";
 import { instruction } from "../drill/instruction";
 import { dose, halfStepOf, sameWork, speedOf } from "./dose";
@@ -16,18 +16,19 @@ export function PlanDays({
   stored,
   catalogue,
   practised,
-  hand,
-  look,
+  lesson,
 }: {
   stored: StoredPlan;
   catalogue: Catalogue;
   practised: string[];
-  hand: Hand;
-  look: Look;
+  lesson: Lesson;
 }) {
+  const hand = lesson.handedness as Hand;
+  const look = lookOf(lesson);
   const { days } = stored.plan;
   const shown = [...new Set(days.flatMap((d) => d.blocks.filter((b) => b.kind === "main").map(poseOf)))];
-  const poses = useQuery({ ...queries.poses(hand, shown), enabled: shown.length > 0 }).data ?? {};
+  const poses =
+    useQuery({ ...queries.poses(hand, shown, lesson.studentHeight), enabled: shown.length > 0 }).data ?? {};
   return (
     <section aria-labelledby="days">
       <h2 id="days">Day by day</h2>

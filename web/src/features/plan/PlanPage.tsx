@@ -16,7 +16,6 @@ import { GateSetting } from "./GateSetting";
 import { LaidAgain } from "./LaidAgain";
 import { Offers, WouldHelp } from "./Offers";
 import { PlanSettings } from "./PlanSettings";
-import { lookOf } from "../golfer/looks";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
 import { StoppedNote } from "./StoppedNote";
@@ -414,13 +413,7 @@ function PlanSheet({
             </section>
           )}
         </div>
-        <PlanDays
-          stored={stored}
-          catalogue={catalogue}
-          practised={practised}
-          hand={hand}
-          look={lookOf(lesson)}
-        />
+        <PlanDays stored={stored} catalogue={catalogue} practised={practised} lesson={lesson} />
       </div>
     </>
   );

@@ -26,7 +26,9 @@ export default function SheetPage() {
       ? shownOn(sheetOf(lesson.data, plan.data, catalogue.data))
       : [];
   const motions = useQueries({
-    queries: shown.map(({ drill, rung }) => queries.motion(drill.id, rung, lesson.data?.handedness as Hand)),
+    queries: shown.map(({ drill, rung }) =>
+      queries.motion(drill.id, rung, lesson.data?.handedness as Hand, { height: lesson.data?.studentHeight }),
+    ),
   });
   const moving: Moving[] = shown.flatMap((one, i) => {
     const motion = motions[i]?.data;

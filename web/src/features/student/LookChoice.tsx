@@ -18,7 +18,7 @@ export function LookChoice({
 }) {
   const name = useId();
   const hand = profile.handedness as Hand;
-  const pose = useQuery(queries.poses(hand, [STANDING])).data?.[STANDING];
+  const pose = useQuery(queries.poses(hand, [STANDING], profile.height)).data?.[STANDING];
   const chosen = lookFor(profile.name, profile.look);
   return (
     <fieldset className="flex flex-wrap gap-1">

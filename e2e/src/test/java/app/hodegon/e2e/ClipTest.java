@@ -60,8 +60,12 @@ class ClipTest {
             page.getByLabel("Who agrees").fill("Ansel himself");
             button(page, "Keep stills").click();
             assertThat(page.getByText("Ansel himself agreed on")).isVisible();
+            button(page, "Keep the film").click();
+            assertThat(page.getByText("Film kept")).isVisible(FOUND);
             page.reload();
             assertThat(page.locator("ol li img").first()).isVisible();
+            page.getByLabel("Picture of the film").fill("20");
+            assertThat(page.locator("img[src^='blob:']").first()).isVisible(FOUND);
 
             // A moment is set by hand, and given back.
             page.getByRole(AriaRole.BUTTON, new Page.GetByRoleOptions().setName(Pattern.compile("^Top \\d")))

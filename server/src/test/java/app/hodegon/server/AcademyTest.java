@@ -67,7 +67,7 @@ class AcademyTest {
         second.post("/api/academy/invitations", "{\"name\":\"X\"}").refused(403);
         second.get("/api/health").refused(404);
         JsonNode health = owner.get("/api/health").expect(200).body();
-        assertThat(health.path("schema").asString()).isEqualTo("21");
+        assertThat(health.path("schema").asString()).isEqualTo("22");
         assertThat(health.path("freeBytes").asLong()).isPositive();
         Client anybody = owner.fresh();
         assertThat(anybody.get("/health").expect(200).body().toString()).isEqualTo("{\"status\":\"up\"}");

@@ -4,6 +4,9 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.swing.Handedness;
+import java.nio.charset.StandardCharsets;
+import java.util.Base64;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -14,6 +17,8 @@ import tools.jackson.databind.JsonNode;
 class ClipsTest {
 
     private static final String PICTURE = "{\"jpeg\":\"/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//2Q==\"}";
+
+    private static final int LARGEST_FILM = 1536 * 1024;
 
     private Client client;
     private String student;
@@ -138,6 +143,52 @@ class ClipsTest {
                         .size())
                 .isZero();
         client.get(top).refused(404);
+    }
+
+    @Test
+    void theFilmIsKeptOnlyWhereSomebodyAgreedAndAsManyAsSaid() {
+        String id = add("before").expect(200).body().at("/clips/0/id").asString();
+        String film = "/api/clips/" + id + "/film";
+        client.get(film).refused(404);
+        client.put(film, film(40)).refused(409);
+        client.put("/api/students/" + student + "/pictures-agreed", "{\"by\":\"Fern herself\"}")
+                .expect(204);
+        client.put(film, "{\"mp4\":\"bm8gZmlsbSBhdCBhbGwsIG9ubHkgdGV4dA==\"}").refused(422);
+        client.put(film, film(LARGEST_FILM + 1)).refused(422);
+        client.put(film, film(40)).expect(204);
+        client.put(film, film(50)).expect(204);
+        assertThat(films()).containsExactly(50);
+        assertThat(client.get(film).expect(200).contentType()).isEqualTo("video/mp4");
+        client.delete(film).expect(204);
+        assertThat(films()).containsExactly(0);
+
+        client.put(film, film(LARGEST_FILM)).expect(204);
+        for (int more = 1; more < 12; more++) keepAnother().expect(204);
+        keepAnother().refused(409);
+        client.put(film, film(60)).expect(204);
+        client.put("/api/students/" + student + "/pictures-agreed", "{}").expect(204);
+        client.get(film).refused(404);
+    }
+
+    private Client.Answer keepAnother() {
+        JsonNode clips = add("before").expect(200).body().path("clips");
+        return client.put("/api/clips/" + clips.get(clips.size() - 1).path("id").asString() + "/film", film(40));
+    }
+
+    private List<Integer> films() {
+        return client.get("/api/lessons/" + lesson + "/clips")
+                .expect(200)
+                .body()
+                .path("clips")
+                .valueStream()
+                .map(clip -> clip.path("film").asInt(0))
+                .toList();
+    }
+
+    private static String film(int bytes) {
+        byte[] film = new byte[bytes];
+        System.arraycopy("ftyp".getBytes(StandardCharsets.US_ASCII), 0, film, 4, 4);
+        return "{\"mp4\":\"%s\"}".formatted(Base64.getEncoder().encodeToString(film));
     }
 
     @Test

@@ -78,6 +78,15 @@ class SentClipsTest {
                 send("\"Sorrel herself\"").expect(201).body().at("/0/clip/id").asString();
         picture(id, "top", PICTURE).expect(204);
         picture(id, "summit", PICTURE).refused(422);
+        String film = "{\"mp4\":\"AAAAIGZ0eXBpc29tAAAAAGlzb20=\"}";
+        phone.put("/api/me/clips/" + silent + "/film", film, null).expect(204);
+        phone.put("/api/me/clips/" + id + "/film", film, null).expect(204);
+        assertThat(coach.get("/api/students/" + student + "/sent-clips")
+                        .body()
+                        .at("/0/clip/film")
+                        .asInt())
+                .isEqualTo(20);
+        coach.get("/api/clips/" + id + "/film").expect(200);
         picture(id, "top", "bm8gcGljdHVyZQ==").refused(422);
         assertThat(phone.get("/api/me/clips").body().at("/0/clip/pictures/0").asString())
                 .isEqualTo("top");

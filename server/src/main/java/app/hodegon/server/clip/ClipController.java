@@ -47,31 +47,6 @@ class ClipController {
         this.clips = clips;
     }
 
-    /** What was found in a film. */
-    interface FilmEntry {
-
-        String name();
-
-        Integer width();
-
-        Integer height();
-
-        TrackRequest track();
-    }
-
-    /**
-     * @param name of the file
-     * @param width of the pictures in which the points lie, pixels
-     * @param track its points; the hand is the student's, whatever it says
-     */
-    record ClipEntry(
-            @NotNull @Size(max = 10) String stage,
-            @NotBlank @Size(max = 120) String name,
-            @NotNull @Min(16) @Max(3000) Integer width,
-            @NotNull @Min(16) @Max(3000) Integer height,
-            @NotNull @Valid TrackRequest track)
-            implements FilmEntry {}
-
     /**
      * @param agreed who agrees that the pictures are kept: the student, or for a junior the adult; null for none
      */
@@ -81,7 +56,7 @@ class ClipController {
             @NotNull @Min(16) @Max(3000) Integer height,
             @NotNull @Valid TrackRequest track,
             @Size(min = 1, max = 100) String agreed)
-            implements FilmEntry {}
+            implements Filmed {}
 
     /**
      * @param moments seconds by checkpoint; null gives a moment back
@@ -102,6 +77,9 @@ class ClipController {
 
     /** @param jpeg Base64 */
     record Still(@NotNull @Size(max = 2 * Jpeg.LARGEST) String jpeg) {}
+
+    /** @param mp4 Base64 */
+    record FilmBody(@NotNull @Size(max = 2 * Mp4.LARGEST) String mp4) {}
 
     @GetMapping("/lessons/{lessonId}/clips")
     ClipsView ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
@@ -159,6 +137,24 @@ class ClipController {
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(clips.picture(coach, id, at));
     }
 
+    /** The film, cut to the swing; at most twelve of a student are kept. */
+    @PutMapping("/clips/{id}/film")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void putFilm(@AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody FilmBody film) {
+        clips.putFilm(coach, id, Invalid.in("mp4", () -> Mp4.of(film.mp4())));
+    }
+
+    @DeleteMapping("/clips/{id}/film")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void deleteFilm(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        clips.deleteFilm(coach, id);
+    }
+
+    @GetMapping(path = "/clips/{id}/film", produces = "video/mp4")
+    ResponseEntity<byte[]> film(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(clips.film(coach, id));
+    }
+
     /** What a student sent, the latest first. */
     @GetMapping("/students/{id}/sent-clips")
     List<SentClip> sent(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
@@ -193,6 +189,12 @@ class ClipController {
             @Valid @RequestBody Still still) {
         Checkpoint at = Invalid.in("checkpoint", () -> Identified.of(Checkpoint.class, checkpoint));
         clips.sendPicture(student, id, at, Invalid.in("jpeg", () -> Jpeg.of(still.jpeg())));
+    }
+
+    @PutMapping("/me/clips/{id}/film")
+    @ResponseStatus(HttpStatus.NO_CONTENT)
+    void sendFilm(@AuthenticationPrincipal Account student, @PathVariable UUID id, @Valid @RequestBody FilmBody film) {
+        clips.sendFilm(student, id, Invalid.in("mp4", () -> Mp4.of(film.mp4())));
     }
 
     @DeleteMapping("/me/clips/{id}")

@@ -1,6 +1,7 @@
 package app.hodegon.server.clip;
 
 import static app.hodegon.server.db.Tables.CLIP;
+import static app.hodegon.server.db.Tables.CLIP_FILM;
 import static app.hodegon.server.db.Tables.CLIP_STILL;
 import static app.hodegon.server.db.Tables.LESSON;
 import static app.hodegon.server.db.Tables.STUDENT;
@@ -79,7 +80,7 @@ class ClipRepository {
      */
     record Stored(UUID id, UUID student, UUID lesson, int width, Track track, Told told) {}
 
-    UUID add(Of of, ClipController.FilmEntry entry, Track track, Told told, TrackView read) {
+    UUID add(Of of, Filmed entry, Track track, Told told, TrackView read) {
         int number = db.select(coalesce(max(CLIP.NUMBER), 0).plus(1))
                 .from(CLIP)
                 .where(
@@ -161,13 +162,12 @@ class ClipRepository {
                 .and(CLIP.LESSON_ID.isNull())
                 .orderBy(CLIP.NUMBER.desc())
                 .limit(most)
-                .fetch(row ->
-                        new SentClip(row.getPractisedOn(), row.getSeenAt() != null, view(row, pictures(row.getId()))));
+                .fetch(row -> new SentClip(row.getPractisedOn(), row.getSeenAt() != null, view(row)));
     }
 
     /** A clip by itself. */
     List<ClipView> alone(UUID id) {
-        return db.selectFrom(CLIP).where(CLIP.ID.eq(id)).fetch(row -> view(row, pictures(id)));
+        return db.selectFrom(CLIP).where(CLIP.ID.eq(id)).fetch(this::view);
     }
 
     void see(UUID id) {
@@ -202,10 +202,16 @@ class ClipRepository {
                 .on(CLIP.ID.eq(CLIP_STILL.CLIP_ID))
                 .where(CLIP.LESSON_ID.eq(lesson))
                 .fetchGroups(CLIP_STILL.CLIP_ID, CLIP_STILL.CHECKPOINT);
+        Map<UUID, Integer> films = db.select(CLIP_FILM.CLIP_ID, CLIP_FILM.BYTES)
+                .from(CLIP_FILM)
+                .join(CLIP)
+                .on(CLIP.ID.eq(CLIP_FILM.CLIP_ID))
+                .where(CLIP.LESSON_ID.eq(lesson))
+                .fetchMap(CLIP_FILM.CLIP_ID, CLIP_FILM.BYTES);
         return db.selectFrom(CLIP)
                 .where(CLIP.LESSON_ID.eq(lesson))
                 .orderBy(CLIP.NUMBER)
-                .fetch(row -> view(row, pictures.getOrDefault(row.getId(), List.of())));
+                .fetch(row -> view(row, pictures.getOrDefault(row.getId(), List.of()), films.get(row.getId())));
     }
 
     /** The kept clips of the student's lessons before and of the practice since, the latest day first. */
@@ -224,7 +230,7 @@ class ClipRepository {
                 .orderBy(day.desc(), CLIP.NUMBER.desc())
                 .limit(most)
                 .forEach(row -> byDay.computeIfAbsent(row.get(day), d -> new ArrayList<>())
-                        .add(view(row.into(CLIP), pictures(row.get(CLIP.ID)))));
+                        .add(view(row.into(CLIP))));
         return byDay.entrySet().stream()
                 .map(one -> new EarlierClips(one.getKey(), one.getValue()))
                 .toList();
@@ -237,7 +243,15 @@ class ClipRepository {
                 .fetch(CLIP_STILL.CHECKPOINT);
     }
 
-    private ClipView view(ClipRecord row, List<String> pictures) {
+    private ClipView view(ClipRecord row) {
+        Integer film = db.select(CLIP_FILM.BYTES)
+                .from(CLIP_FILM)
+                .where(CLIP_FILM.CLIP_ID.eq(row.getId()))
+                .fetchOne(CLIP_FILM.BYTES);
+        return view(row, pictures(row.getId()), film);
+    }
+
+    private ClipView view(ClipRecord row, List<String> pictures, Integer film) {
         Stored stored = stored(row);
         Track track = stored.track();
         return new ClipView(
@@ -258,7 +272,8 @@ class ClipRepository {
                 json.readValue(row.getMoments(), MOMENTS),
                 json.readValue(row.getReadings(), READINGS),
                 json.readValue(row.getWarnings(), WARNINGS),
-                pictures);
+                pictures,
+                film);
     }
 
     void putPicture(UUID clip, String checkpoint, byte[] jpeg) {
@@ -276,6 +291,36 @@ class ClipRepository {
                 .and(CLIP_STILL.CHECKPOINT.eq(checkpoint))
                 .fetchOptional(CLIP_STILL.PICTURE)
                 .map(Base64.getDecoder()::decode);
+    }
+
+    void putFilm(UUID clip, byte[] mp4) {
+        String film = Base64.getEncoder().encodeToString(mp4);
+        db.mergeInto(CLIP_FILM, CLIP_FILM.CLIP_ID, CLIP_FILM.BYTES, CLIP_FILM.FILM)
+                .key(CLIP_FILM.CLIP_ID)
+                .values(clip, mp4.length, film)
+                .execute();
+    }
+
+    void deleteFilm(UUID clip) {
+        db.deleteFrom(CLIP_FILM).where(CLIP_FILM.CLIP_ID.eq(clip)).execute();
+    }
+
+    Optional<byte[]> film(UUID clip) {
+        return db.select(CLIP_FILM.FILM)
+                .from(CLIP_FILM)
+                .where(CLIP_FILM.CLIP_ID.eq(clip))
+                .fetchOptional(CLIP_FILM.FILM)
+                .map(Base64.getDecoder()::decode);
+    }
+
+    /** How many films of a student are kept, but for this clip's. */
+    int filmsBeside(UUID student, UUID clip) {
+        return db.fetchCount(db.select(CLIP_FILM.CLIP_ID)
+                .from(CLIP_FILM)
+                .join(CLIP)
+                .on(CLIP.ID.eq(CLIP_FILM.CLIP_ID))
+                .where(CLIP.STUDENT_ID.eq(student))
+                .and(CLIP.ID.ne(clip)));
     }
 
     Optional<Double> height(UUID student) {
@@ -311,15 +356,15 @@ class ClipRepository {
                 .execute();
     }
 
-    /** Takes the agreement back, and with it every picture. */
+    /** Takes the agreement back, and with it every picture and film. */
     void disagree(UUID student) {
         db.update(STUDENT)
                 .setNull(STUDENT.PICTURES_AGREED_ON)
                 .setNull(STUDENT.PICTURES_AGREED_BY)
                 .where(STUDENT.ID.eq(student))
                 .execute();
-        db.deleteFrom(CLIP_STILL)
-                .where(CLIP_STILL.CLIP_ID.in(db.select(CLIP.ID).from(CLIP).where(CLIP.STUDENT_ID.eq(student))))
-                .execute();
+        var ofStudent = db.select(CLIP.ID).from(CLIP).where(CLIP.STUDENT_ID.eq(student));
+        db.deleteFrom(CLIP_STILL).where(CLIP_STILL.CLIP_ID.in(ofStudent)).execute();
+        db.deleteFrom(CLIP_FILM).where(CLIP_FILM.CLIP_ID.in(ofStudent)).execute();
     }
 }

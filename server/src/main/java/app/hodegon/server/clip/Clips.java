@@ -14,8 +14,6 @@ import app.hodegon.core.track.Ruler;
 import app.hodegon.core.track.Track;
 import app.hodegon.core.track.View;
 import app.hodegon.server.account.Account;
-import app.hodegon.server.clip.ClipController.ClipEntry;
-import app.hodegon.server.clip.ClipController.FilmEntry;
 import app.hodegon.server.clip.ClipController.SentEntry;
 import app.hodegon.server.clip.ClipRepository.Of;
 import app.hodegon.server.clip.ClipRepository.Stored;
@@ -63,6 +61,9 @@ public class Clips {
 
     /** Films of one student that the coach has not looked at. */
     private static final int MOST_WAITING = 5;
+
+    /** Films of one student that are kept. */
+    private static final int MOST_FILMS = 12;
 
     private static final String PRACTICE = "practice";
 
@@ -118,7 +119,7 @@ public class Clips {
         return changed(lesson);
     }
 
-    private UUID add(Of of, FilmEntry entry) {
+    private UUID add(Of of, Filmed entry) {
         Handedness hand = students.byId(of.student()).hand();
         // As it will be read again.
         Track track = PackedTrack.unpack(PackedTrack.pack(entry.track().track(hand)));
@@ -135,6 +136,25 @@ public class Clips {
         TrackView read = read(track, told, hand);
         if (read.moments().isEmpty()) throw new Invalid("frames", "There is no swing in this film.");
         return clips.add(of, entry, track, told, read);
+    }
+
+    /**
+     * A clip with its pictures, as a page keeps them.
+     *
+     * @param by who agrees that they are kept
+     */
+    public void keep(
+            Account coach,
+            StoredLesson lesson,
+            String by,
+            ClipEntry entry,
+            Map<Checkpoint, byte[]> stills,
+            byte[] film) {
+        agree(coach, lesson.studentId(), by);
+        List<ClipView> all = add(coach, lesson.id(), entry).clips();
+        UUID id = all.get(all.size() - 1).id();
+        stills.forEach((at, jpeg) -> putPicture(coach, id, at, jpeg));
+        putFilm(coach, id, film);
     }
 
     /**
@@ -166,6 +186,11 @@ public class Clips {
     }
 
     @Transactional
+    void sendFilm(Account account, UUID id, byte[] mp4) {
+        keepFilm(ownSent(account, id), id, mp4);
+    }
+
+    @Transactional
     List<SentClip> takeBack(Account account, UUID id) {
         UUID student = ownSent(account, id);
         clips.delete(id);
@@ -190,8 +215,7 @@ public class Clips {
 
     @Transactional
     void see(Account coach, UUID id) {
-        UUID student = clips.of(id).orElseThrow(() -> new NotFound("clip")).student();
-        students.toChange(coach, student);
+        UUID student = ownToChange(coach, id);
         clips.see(id);
         events.publishEvent(new StudentChanged(student));
     }
@@ -291,10 +315,50 @@ public class Clips {
     }
 
     private void keepPicture(UUID student, UUID id, Checkpoint at, byte[] jpeg) {
+        mayBeKept(student);
+        clips.putPicture(id, at.id(), jpeg);
+    }
+
+    private void mayBeKept(UUID student) {
         if (clips.agreed(student).isEmpty()) {
             throw new Conflict("Nobody agreed yet that pictures of this student are kept.");
         }
-        clips.putPicture(id, at.id(), jpeg);
+    }
+
+    /**
+     * The film of a swing, of a lesson or sent.
+     *
+     * @throws Conflict while nobody agreed, and where as many are kept as may be
+     */
+    @Transactional
+    void putFilm(Account coach, UUID id, byte[] mp4) {
+        keepFilm(ownToChange(coach, id), id, mp4);
+    }
+
+    private void keepFilm(UUID student, UUID id, byte[] mp4) {
+        mayBeKept(student);
+        if (clips.filmsBeside(student, id) >= MOST_FILMS) {
+            throw new Conflict(MOST_FILMS + " films of this student are kept: let an older one go first.");
+        }
+        clips.putFilm(id, mp4);
+    }
+
+    @Transactional
+    void deleteFilm(Account coach, UUID id) {
+        ownToChange(coach, id);
+        clips.deleteFilm(id);
+    }
+
+    byte[] film(Account coach, UUID id) {
+        ofCoach(coach, id);
+        return clips.film(id).orElseThrow(() -> new NotFound("film"));
+    }
+
+    /** Whose clip it is, of a lesson or sent. */
+    private UUID ownToChange(Account coach, UUID id) {
+        UUID student = clips.of(id).orElseThrow(() -> new NotFound("clip")).student();
+        students.toChange(coach, student);
+        return student;
     }
 
     byte[] picture(Account coach, UUID id, Checkpoint at) {
@@ -333,6 +397,10 @@ public class Clips {
             for (String at : clip.pictures()) {
                 Identified.of(Checkpoint.class, at);
                 if (!Jpeg.is(clips.picture(clip.id(), at).orElseThrow())) throw new IllegalArgumentException("picture");
+            }
+            if (clip.film() != null) {
+                byte[] film = clips.film(clip.id()).orElseThrow();
+                if (!Mp4.is(film) || film.length != clip.film()) throw new IllegalArgumentException("film");
             }
         }
         KeptMeasures.joints(all);

@@ -42,6 +42,7 @@ record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed ag
      * @param scale the marks it is measured by; null to go by the height
      * @param golferHeight in cm, as said for this clip; null if it was not
      * @param pictures moments of which a picture is kept
+     * @param film bytes of the film that is kept; null for none
      */
     record ClipView(
             @NotNull UUID id,
@@ -61,7 +62,8 @@ record ClipsView(@NotNull List<ClipView> clips, Double height, PicturesAgreed ag
             @NotNull List<SwingMomentView> moments,
             @NotNull List<MeasuredView> readings,
             @NotNull List<WarningView> warnings,
-            @NotNull List<String> pictures)
+            @NotNull List<String> pictures,
+            Integer film)
             implements MeasuredSwing {}
 
     /**

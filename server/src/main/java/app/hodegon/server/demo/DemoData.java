@@ -49,7 +49,8 @@ import org.springframework.transaction.support.TransactionTemplate;
 class DemoData implements SampleAccounts, SmartInitializingSingleton {
 
     /** Of those who are filmed, cm. */
-    private static final Map<String, Double> HEIGHTS = Map.of("Ansel Roe", 178.0, "Bram Ellery", 184.0);
+    private static final Map<String, Double> HEIGHTS =
+            Map.of("Ansel Roe", 178.0, "Bram Ellery", 184.0, DemoClips.FILMED, 169.0);
 
     private static final SampleAccount COACH =
             new SampleAccount("Coach at Lindmoor", "coach@demo.example", "demo-coach");
@@ -70,6 +71,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
     private final Proposals proposals;
     private final ShotFiles shots;
     private final ToldLog told;
+    private final DemoClips clips;
     private final ApplicationEventPublisher events;
     private final DemoClock clock;
     private final TransactionTemplate transaction;
@@ -84,6 +86,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
             Proposals proposals,
             ShotFiles shots,
             ToldLog told,
+            DemoClips clips,
             ApplicationEventPublisher events,
             DemoClock clock,
             TransactionTemplate transaction) {
@@ -96,6 +99,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
         this.proposals = proposals;
         this.shots = shots;
         this.told = told;
+        this.clips = clips;
         this.events = events;
         this.clock = clock;
         this.transaction = transaction;
@@ -140,11 +144,16 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
 
     private void live(Account coach, StoredStudent student, Persona persona, LocalDate today) {
         List<Fault> worked = List.of();
-        for (Season.Lesson lesson :
-                SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons()) {
+        List<Season.Lesson> all =
+                SeasonSimulator.live(persona, today, SeasonSimulator.DEMO_SEED).lessons();
+        for (Season.Lesson lesson : all) {
             StoredLesson stored = lessons.begin(coach, student.id(), lesson.on());
             lessons.enter(stored.id(), lesson.approach(), lesson.before(), lesson.after(), lesson.tried());
             keepWhatTheBayMeasured(persona, lesson, stored);
+            if (persona.name().equals(DemoClips.FILMED)) {
+                if (lesson == all.get(0)) clips.keep(coach, stored, Stage.BEFORE, "extension-before");
+                else if (lesson == all.get(all.size() - 1)) clips.keep(coach, stored, Stage.AFTER, "extension-after");
+            }
             lessons.decide(
                     coach,
                     stored.id(),
@@ -188,6 +197,9 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
                 persona.complaint(),
                 "metric",
                 persona.profile(),
-                new Figure(Optional.ofNullable(HEIGHTS.get(persona.name())), Optional.empty()));
+                new Figure(
+                        Optional.ofNullable(HEIGHTS.get(persona.name())),
+                        Optional.of(DemoClips.LOOK)
+                                .filter(look -> persona.name().equals(DemoClips.FILMED))));
     }
 }

@@ -54,6 +54,7 @@ class RecordRepository {
             SWING,
             CLIP,
             CLIP_STILL,
+            CLIP_FILM,
             PROPOSAL_ANSWER,
             SHOT_FILE,
             SHOT,
@@ -70,8 +71,8 @@ class RecordRepository {
             SELF_CHECK);
 
     /** Files made before there were these have none of them. */
-    private static final Set<Table<?>> LATER =
-            Set.of(LESSON_CHECK, LESSON_MEASURED, TRACE_FILE, SWING, CLIP, CLIP_STILL, ROUND_PLAYED, SELF_CHECK);
+    private static final Set<Table<?>> LATER = Set.of(
+            LESSON_CHECK, LESSON_MEASURED, TRACE_FILE, SWING, CLIP, CLIP_STILL, CLIP_FILM, ROUND_PLAYED, SELF_CHECK);
 
     /** Of an installation, not of the student; or worked out again. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(

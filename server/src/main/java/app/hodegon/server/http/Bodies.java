@@ -115,6 +115,7 @@ class Bodies implements Filter {
         if (path.equals(PLATE)) return MOST_OF_A_FILE;
         if (path.equals("/api/traces/read") || path.equals("/api/tracks/read")) return MOST_OF_A_FILE;
         if (path.startsWith("/api/trace-imports/")) return MOST_OF_A_FILE;
+        if (path.startsWith("/api/") && path.endsWith("/film")) return MOST_OF_A_FILE;
         if (path.equals("/api/me/clips") || path.startsWith("/api/lessons/") && path.endsWith("/clips"))
             return MOST_OF_A_FILE;
         return path.startsWith("/api/lessons/") && path.contains("/shot-files") ? MOST_OF_A_FILE : MOST;

@@ -61,6 +61,7 @@ class LessonController {
 
     /**
      * @param studentUnits in which the student reads; all else is said in the coach's
+     * @param studentHeight cm; null where it is not known
      * @param measured readings from kept swings
      * @param diagnosis on what is entered now
      * @param focus what the coach decided; empty while undecided
@@ -74,6 +75,7 @@ class LessonController {
             @NotNull String handedness,
             @NotNull String studentUnits,
             String studentLook,
+            Double studentHeight,
             @NotNull LocalDate heldOn,
             @NotNull LessonEntry entry,
             @NotNull DiagnosisView diagnosis,
@@ -160,6 +162,7 @@ class LessonController {
                 student.hand().id(),
                 student.units(),
                 student.figure().look().orElse(null),
+                student.figure().height().orElse(null),
                 lesson.heldOn(),
                 EntryView.of(lesson).entry(),
                 DiagnosisView.of(lessons.diagnose(lesson, student, units.of(coach.id()))),

@@ -117,9 +117,10 @@ class MotionController {
     Map<String, MotionView> poses(
             @AuthenticationPrincipal Account account,
             @RequestParam(defaultValue = "") @Size(max = MOST_POSES) List<@Pattern(regexp = POSE) String> of,
-            @RequestParam(defaultValue = RIGHT) String hand) {
+            @RequestParam(defaultValue = RIGHT) String hand,
+            @RequestParam(required = false) @Min(100) @Max(230) Double height) {
         DrillLibrary library = readable.of(account);
-        Who who = who(account, hand, null, null);
+        Who who = who(account, hand, null, height);
         Map<String, MotionView> poses = new LinkedHashMap<>();
         if (of.isEmpty()) {
             for (Drill drill : library.all()) {
