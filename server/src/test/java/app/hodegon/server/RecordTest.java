@@ -92,6 +92,26 @@ class RecordTest {
                 .isFalse();
     }
 
+    @Test
+    void filmsGoOutWithItAreErasedAndComeInAgain(Client coach) {
+        coach.coach();
+        String id = named(coach, "Petra Lund");
+        JsonNode out = coach.get("/api/students/" + id + "/record").expect(200).body();
+        assertThat(out.path("clipFilm").size()).isEqualTo(2);
+        String film = "/api/clips/" + out.at("/clipFilm/0/clipId").asString() + "/film";
+        coach.get(film).expect(200);
+        coach.post("/api/students/" + id + "/erasure", "{\"name\":\"Petra Lund\"}")
+                .expect(204);
+        coach.get(film).refused(404);
+        ObjectNode broken = (ObjectNode) JSON.readTree(out.toString());
+        ((ObjectNode) broken.at("/clipFilm/0")).put("bytes", 7);
+        coach.post("/api/records", broken.toString()).refused(422);
+        coach.post("/api/records", out.toString()).expect(201);
+        assertThat(coach.get("/api/students/" + id + "/record").expect(200).body())
+                .isEqualTo(out);
+        coach.get(film).expect(200);
+    }
+
     private static JsonNode rungs(Client coach, String student) {
         return coach.get("/api/students/" + student + "/practice")
                 .expect(200)
