@@ -46,7 +46,10 @@ export type MovementSource = {
   stance?: string;
   pauses?: Record<string, number>;
   things?: Record<string, string>;
-  mistake?: object;
+  /** Percent, cm and degrees: for the whole movement, or by checkpoint. */
+  set?: Record<string, number | Record<string, number>>;
+  steps?: { foot: string; from: string; to: string; along: number; in: number }[];
+  mistake?: { fault?: string; strength?: number; [other: string]: unknown };
   on?: Record<string, { hands?: string; length?: number; club?: string; ball?: string }>;
   [other: string]: unknown;
 };

@@ -6,6 +6,7 @@ import type { Catalogue, DrillSource, MovementSource, Wire } from "@/api/types";
 import { Failed } from "@/ui/Notice";
 import { GolferView } from "../golfer/GolferView";
 import { type Change, Checks, Pick } from "./fields";
+import { MovementTable } from "./MovementTable";
 import { covered } from "./drillForm";
 
 const named = (ids: string[]) => ids.map((id) => ({ id, label: id.replaceAll("-", " ") }));
@@ -28,6 +29,27 @@ const THINGS = named([
   "chair",
   "glove",
 ]);
+/** When a foot steps. */
+const STEPS = [
+  { id: "address trigger", label: "before it begins" },
+  { id: "trigger top", label: "going back" },
+  { id: "top impact", label: "coming down" },
+  { id: "impact finish", label: "after the ball" },
+];
+const FAR = [-40, -30, -20, -10, 10, 20, 30, 40].map((cm) => ({
+  id: String(cm),
+  label: `${Math.abs(cm)} cm ${cm < 0 ? "away" : "towards the target"}`,
+}));
+const FOOT = [{ id: "", label: "none" }, ...named(["lead", "trail"])];
+const FIRST_STEP = { foot: "lead", from: "top", to: "impact", along: 10, in: 0 };
+const STRENGTHS = [
+  { id: "0.4", label: "a little" },
+  { id: "0.7", label: "clearly" },
+  { id: "1", label: "fully" },
+];
+/** As what a form shows, where a file has said something else. */
+const orOther = (options: { id: string; label: string }[], value: string) =>
+  options.some((o) => o.id === value) ? options : [...options, { id: value, label: `${value} (as it is)` }];
 const SPOTS = named(
   ["trail", "lead"]
     .flatMap((foot) => ["toe", "heel", "inner", "outer", "sole"].map((part) => `${foot}-${part}`))
@@ -68,6 +90,8 @@ export function MovementFields({
   const [spot, kind] = things[0] ?? ["", ""];
   const thing = (where: string, what: string) =>
     set({ things: { ...(what ? { [where]: what } : {}), ...Object.fromEntries(things.slice(1)) } });
+  const [step, ...further] = movement?.steps ?? [];
+  const steps = (first: typeof step) => set({ steps: [...(first ? [first] : []), ...further] });
   const moving = Object.values(catalogue.drills).filter((d) => d.moving);
   return (
     <fieldset className="grid gap-3">
@@ -133,7 +157,56 @@ export function MovementFields({
               onPick={(l) => onRung({ length: l ? Number(l) : undefined })}
             />
           </div>
+          <div className="flex flex-wrap items-end gap-3">
+            <Pick
+              label="Foot that steps"
+              value={step?.foot ?? ""}
+              options={FOOT}
+              onPick={(foot) => steps(foot ? { ...(step ?? FIRST_STEP), foot } : undefined)}
+            />
+            {step && (
+              <>
+                <Pick
+                  label="When"
+                  value={`${step.from} ${step.to}`}
+                  options={orOther(STEPS, `${step.from} ${step.to}`)}
+                  onPick={(when) => {
+                    const [from, to] = when.split(" ") as [string, string];
+                    steps({ ...step, from, to });
+                  }}
+                />
+                <Pick
+                  label="How far"
+                  value={String(step.along)}
+                  options={orOther(FAR, String(step.along))}
+                  onPick={(cm) => steps({ ...step, along: Number(cm) })}
+                />
+              </>
+            )}
+            <Pick
+              label="Usual mistake"
+              value={movement.mistake?.fault ?? ""}
+              options={[
+                { id: "", label: movement.mistake?.set ? "as in the file" : "not shown" },
+                ...catalogue.faults,
+              ]}
+              onPick={(fault) => {
+                const mistake = { ...movement.mistake, fault };
+                if (!fault) delete (mistake as { fault?: string }).fault;
+                set({ mistake: fault || movement.mistake?.set ? mistake : undefined });
+              }}
+            />
+            {movement.mistake?.fault && (
+              <Pick
+                label="How far it goes"
+                value={String(movement.mistake.strength ?? 1)}
+                options={orOther(STRENGTHS, String(movement.mistake.strength ?? 1))}
+                onPick={(s) => set({ mistake: { ...movement.mistake, strength: Number(s) } })}
+              />
+            )}
+          </div>
           <Preview movement={{ ...movement, things: there }} rung={rung} speed={drill.speeds?.[rung]} />
+          <MovementTable set={movement.set} catalogue={catalogue} onSet={(to) => set({ set: to })} />
           {error && (
             <p role="alert" className="text-alert">
               {error}

@@ -76,3 +76,32 @@ it("shows the usual mistake on request, and is given up again", async () => {
   fireEvent.change(screen.getByLabelText("Begin again from"), { target: { value: "" } });
   expect(drill.movement).toBeUndefined();
 });
+
+it("loads the feet otherwise at a moment, and gives a moment back to the swing", async () => {
+  show(<Form first={{ ...NEW_DRILL, movement: LIKE }} />, { path: "/", at: "/" });
+  const top = screen.getByLabelText("Load under the trail foot, %");
+  fireEvent.change(top, { target: { value: "75" } });
+  expect(drill.movement?.set).toEqual({ "trail-flare": 40, "trail-share": { top: 75 } });
+  await waitFor(() => expect(asked.at(-1)).toContain('"trail-share":{"top":75}'));
+  // What was so for the whole movement stays so elsewhere.
+  fireEvent.change(screen.getByLabelText("Trail foot turned out, °"), { target: { value: "55" } });
+  expect(screen.getByText("Address 40")).toBeTruthy();
+  expect(drill.movement?.set?.["trail-flare"]).toEqual({ address: 40, top: 55 });
+  fireEvent.change(top, { target: { value: "" } });
+  expect(Object.keys(drill.movement!.set!)).toEqual(["trail-flare"]);
+});
+
+it("has a foot step, and another usual mistake", () => {
+  show(<Form first={{ ...NEW_DRILL, movement: { ...LIKE, mistake: undefined } }} />, { path: "/", at: "/" });
+  expect(screen.queryByLabelText("When")).toBeNull();
+  fireEvent.change(screen.getByLabelText("Foot that steps"), { target: { value: "trail" } });
+  fireEvent.change(screen.getByLabelText("When"), { target: { value: "impact finish" } });
+  fireEvent.change(screen.getByLabelText("How far"), { target: { value: "30" } });
+  expect(drill.movement?.steps).toEqual([{ foot: "trail", from: "impact", to: "finish", along: 30, in: 0 }]);
+  fireEvent.change(screen.getByLabelText("Usual mistake"), { target: { value: "sway" } });
+  fireEvent.change(screen.getByLabelText("How far it goes"), { target: { value: "0.7" } });
+  expect(drill.movement?.mistake).toEqual({ fault: "sway", strength: 0.7 });
+  fireEvent.change(screen.getByLabelText("Usual mistake"), { target: { value: "" } });
+  fireEvent.change(screen.getByLabelText("Foot that steps"), { target: { value: "" } });
+  expect(drill.movement).toMatchObject({ mistake: undefined, steps: [] });
+});
