@@ -11,7 +11,7 @@ export function IconButton({
       type="button"
       aria-label={label}
       title={label}
-      className="hover:bg-tint grid size-11 place-items-center rounded-md disabled:opacity-40"
+      className="not-aria-pressed:hover:bg-tint aria-pressed:bg-ink aria-pressed:text-on-ink grid size-11 place-items-center rounded-md disabled:opacity-40"
       {...rest}
     >
       {children}

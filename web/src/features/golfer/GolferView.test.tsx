@@ -72,6 +72,25 @@ describe("a golfer to be watched", () => {
     expect(picture().getAttribute("aria-label")).toContain("seen from aside");
   });
 
+  it("goes near to the feet, and stays there from every side; at once where only they are marked", () => {
+    view();
+    const near = screen.getByRole("button", { name: "The feet alone" });
+    const whole = picture().querySelector("svg")!.innerHTML;
+    fireEvent.click(near);
+    expect(near.getAttribute("aria-pressed")).toBe("true");
+    expect(picture().querySelector("svg")!.innerHTML).not.toBe(whole);
+    fireEvent.click(screen.getByRole("button", { name: "From above" }));
+    expect(picture().getAttribute("aria-label")).toContain("seen from above, the feet alone.");
+    cleanup();
+    show(<GolferView motion={motionOf(100)} hand="right" said="A turn." mark={["trail-heel"]} />);
+    expect(picture().getAttribute("aria-label")).toContain("the feet alone");
+    cleanup();
+    show(
+      <GolferView motion={motionOf(100)} hand="right" said="A turn." mark={["trail-heel", "trail-hip"]} />,
+    );
+    expect(picture().getAttribute("aria-label")).not.toContain("the feet alone");
+  });
+
   it("shows a drill on each rung, and its usual mistake with the right one behind it", async () => {
     const asked = serve({
       "GET /api/motions/drills/disc-turn?rung=feel&hand=right&mistake=false": motionOf(0),

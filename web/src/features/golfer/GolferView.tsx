@@ -1,4 +1,4 @@
-import { Pause, Play } from "lucide-react";
+import { Footprints, Pause, Play } from "lucide-react";
 import {
   type ComponentProps,
   type ComponentType,
@@ -71,7 +71,7 @@ export function GolferView({
   const begins = stillIsWanted() ? shownTime(motion) : 0;
   const [speed, setSpeed] = useState("0.5");
   const { seconds, running, setRunning, scrub } = useClock(motion.seconds, begins, Number(speed));
-  const [view, setView] = useState<View>(VIEWS[seen]);
+  const [view, setView] = useState<View>({ ...VIEWS[seen], feet: mark.length > 0 && mark.every(isOfFoot) });
   const [round, setRound] = useState(hasWebGl);
   const turned = useRef<[number, number]>(undefined);
   const named = (Object.keys(VIEWS) as ViewName[]).find(
@@ -117,6 +117,7 @@ export function GolferView({
       turned.current = [event.clientX, event.clientY];
       const side = hand === "right" ? 1 : -1;
       setView((was) => ({
+        ...was,
         turn: was.turn + side * (event.clientX - x) * DEGREES_PER_PIXEL,
         rise: Math.max(0, Math.min(89, was.rise + (event.clientY - y) * DEGREES_PER_PIXEL)),
       }));
@@ -127,7 +128,7 @@ export function GolferView({
     <section aria-label={said} className="golfer-view grid gap-2">
       <div
         role="img"
-        aria-label={`${said} ${moment ? moment.label : ""}, seen ${named ? VIEW_NAMES[named].toLowerCase() : "from aside"}.`}
+        aria-label={`${said} ${moment ? moment.label : ""}, seen ${named ? VIEW_NAMES[named].toLowerCase() : "from aside"}${view.feet ? ", the feet alone" : ""}.`}
         tabIndex={0}
         className="relative aspect-square print:hidden w-full cursor-grab touch-pan-y select-none active:cursor-grabbing"
         onKeyDown={onKeyDown}
@@ -168,6 +169,13 @@ export function GolferView({
             value={seconds}
             onChange={(e) => scrub(Number(e.target.value))}
           />
+          <IconButton
+            label="The feet alone"
+            aria-pressed={!!view.feet}
+            onClick={() => setView({ ...view, feet: !view.feet })}
+          >
+            <Footprints aria-hidden className="size-5" />
+          </IconButton>
           {!compact && <Choice compact label="Speed" value={speed} options={SPEEDS} onChange={setSpeed} />}
         </div>
         <div hidden={compact} className="flex flex-wrap gap-x-1" role="group" aria-label="Moments">
@@ -189,7 +197,7 @@ export function GolferView({
               key={name}
               type="button"
               aria-pressed={named === name}
-              onClick={() => setView(VIEWS[name])}
+              onClick={() => setView({ ...VIEWS[name], feet: view.feet })}
               className="aria-pressed:underline not-aria-pressed:hover:bg-tint min-h-11 rounded px-2 text-sm font-semibold underline-offset-4"
             >
               {VIEW_NAMES[name]}
@@ -222,6 +230,8 @@ function beside(motion: Motion, other: Motion, seconds: number): number {
   }
   return other.seconds;
 }
+
+const isOfFoot = (point: string) => /-(heel|toe|ankle)$/.test(point);
 
 let webGl: boolean | undefined;
 

@@ -2,7 +2,12 @@ import type { Hand } from "@/api/types";
 import { add, cross, dot, sub, times, unit, UP, type Vec } from "./vec";
 
 /** From where the golfer is seen: turned about the upright from face on, and raised; both in degrees. */
-export type View = { turn: number; rise: number };
+export type View = {
+  turn: number;
+  rise: number;
+  /** The feet alone, large. */
+  feet?: boolean;
+};
 
 export const VIEWS = {
   face: { turn: 0, rise: 9 },
@@ -18,13 +23,16 @@ export const VIEW_NAMES: Record<ViewName, string> = {
   above: "From above",
 };
 
-/** What all look at. */
-export const CENTRE: Vec = [0, 88, 18];
+/** What is looked at. */
+const BODY: Vec = [0, 88, 18];
+const FEET: Vec = [0, 22, 12];
 export const DISTANCE = 620;
-/** Height of the picture at the centre, cm. */
+/** Height of the picture there, cm. */
 export const TALL = 232;
+const TALL_FEET = 92;
 
-export type Camera = { eye: Vec; right: Vec; up: Vec; ahead: Vec };
+/** @property near how many times larger than the whole golfer */
+export type Camera = { eye: Vec; right: Vec; up: Vec; ahead: Vec; centre: Vec; near: number };
 
 /** A left-hander's line is behind the other side. */
 export function cameraOf(view: View, hand: Hand): Camera {
@@ -33,13 +41,15 @@ export function cameraOf(view: View, hand: Hand): Camera {
   const back: Vec = [-Math.sin(turn) * Math.cos(rise), Math.sin(rise), Math.cos(turn) * Math.cos(rise)];
   const ahead = times(back, -1);
   const right = unit(cross(ahead, UP));
-  return { eye: add(CENTRE, times(back, DISTANCE)), right, up: cross(right, ahead), ahead };
+  const centre = view.feet ? FEET : BODY;
+  const near = view.feet ? TALL / TALL_FEET : 1;
+  return { eye: add(centre, times(back, DISTANCE)), right, up: cross(right, ahead), ahead, centre, near };
 }
 
 /** Across and down in a picture of 100 by 100, and how far away. */
 export function project(camera: Camera, point: Vec): [number, number, number] {
   const off = sub(point, camera.eye);
   const depth = dot(off, camera.ahead);
-  const scale = (100 / TALL) * (DISTANCE / depth);
+  const scale = (100 / TALL) * (DISTANCE / depth) * camera.near;
   return [50 + dot(off, camera.right) * scale, 50 - dot(off, camera.up) * scale, depth];
 }

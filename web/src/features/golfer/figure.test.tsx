@@ -1,7 +1,7 @@
 import { renderToStaticMarkup } from "react-dom/server";
 import { describe, expect, it } from "vitest";
 import { motionOf } from "@/test/motion";
-import { cameraOf, project, VIEWS } from "./camera";
+import { cameraOf, project, type View, VIEWS } from "./camera";
 import { things } from "./things";
 import { glows } from "./glows";
 import { figure } from "./figure";
@@ -99,6 +99,22 @@ describe("a picture in ink", () => {
       project(cameraOf(VIEWS.face, hand), poseAt(MOTION, 0, hand).points["lead-toe"]!)[0];
     expect(x("right")).toBeGreaterThan(55);
     expect(x("left")).toBeLessThan(45);
+  });
+
+  it("has the feet in the middle and larger, where they are looked at alone", () => {
+    const { points } = poseAt(MOTION, 0, "right");
+    const apart = (view: View) => {
+      const [lead, trail] = ["lead-toe", "trail-toe"].map((p) =>
+        project(cameraOf(view, "right"), points[p]!),
+      );
+      return { wide: Math.abs(lead![0] - trail![0]), high: (lead![1] + trail![1]) / 2 };
+    };
+    const whole = apart(VIEWS.face);
+    const near = apart({ ...VIEWS.face, feet: true });
+    // In 92 cm instead of 232; the toes stand a little nearer to the eye.
+    expect(near.wide / whole.wide / (232 / 92)).toBeCloseTo(1, 1);
+    expect(whole.high).toBeGreaterThan(80);
+    expect(Math.abs(near.high - 65)).toBeLessThan(15);
   });
 
   it("has the ball on the right of a right-hander from behind", () => {

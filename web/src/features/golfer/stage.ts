@@ -19,7 +19,7 @@ import {
   ShadowMaterial,
   WebGLRenderer,
 } from "three";
-import { type Camera, CENTRE, DISTANCE, TALL } from "./camera";
+import { type Camera, DISTANCE, TALL } from "./camera";
 import { type Part } from "./parts";
 import { type Glow } from "./glows";
 import type { Look, Material } from "./looks";
@@ -209,7 +209,11 @@ export class Stage {
     shown.glows.forEach((glow, i) => this.patch(i, glow));
     this.camera.position.set(...camera.eye);
     this.camera.up.set(...camera.up);
-    this.camera.lookAt(...CENTRE);
+    this.camera.lookAt(...camera.centre);
+    if (this.camera.zoom !== camera.near) {
+      this.camera.zoom = camera.near;
+      this.camera.updateProjectionMatrix();
+    }
     this.renderer.render(this.scene, this.camera);
   }
 
