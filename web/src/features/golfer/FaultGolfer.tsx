@@ -27,7 +27,7 @@ export function FaultGolfer({
   if (!faulty.data) return <div className="aspect-square w-full" />;
   return (
     <GolferView
-      key={JSON.stringify(faults)}
+      key={Object.keys(faults).join()}
       motion={faulty.data}
       behind={sound.data}
       hand={hand}

@@ -12,8 +12,11 @@ const OwnGolfer = lazy(() => import("../golfer/OwnGolfer").then((m) => ({ defaul
 const FaultGolfer = lazy(() => import("../golfer/FaultGolfer").then((m) => ({ default: m.FaultGolfer })));
 const ShowStudent = lazy(() => import("./ShowStudent"));
 
+/** This fault alone, and how far; or the swing as it is. */
 const SWINGS = [
-  { id: "alone", label: "This fault, fully there" },
+  { id: "0.35", label: "A little" },
+  { id: "0.65", label: "Clearly" },
+  { id: "1", label: "Fully" },
   { id: "own", label: "Own swing" },
 ];
 
@@ -30,7 +33,7 @@ export function WhyPanel({
   const { diagnosis } = lesson;
   const [chosen, setChosen] = useState<string>();
   const [showing, setShowing] = useState(false);
-  const [swing, setSwing] = useState("alone");
+  const [swing, setSwing] = useState("1");
   const shown = diagnosis.faults.filter((f) => f.grade === "likely" || f.grade === "possible");
   const fault =
     shown.find((f) => f.id === chosen) ?? shown.find((f) => f.id === diagnosis.focus[0]) ?? shown[0];
@@ -62,15 +65,21 @@ export function WhyPanel({
         </section>
         <Suspense>
           <div className="grid content-start gap-2">
-            <Choice compact label="Swing" value={swing} options={SWINGS} onChange={setSwing} />
+            <Choice
+              compact
+              label={`${label}, or the own swing`}
+              value={swing}
+              options={SWINGS}
+              onChange={setSwing}
+            />
             {swing === "own" ? (
               <OwnGolfer lesson={lesson} school={entry.approach.pressure!} said="The student's own swing." />
             ) : (
               <FaultGolfer
-                faults={{ [fault.id]: 1 }}
+                faults={{ [fault.id]: Number(swing) }}
                 lesson={lesson}
                 school={entry.approach.pressure!}
-                said={`${label}, fully there.`}
+                said={`${label}, ${SWINGS.find((s) => s.id === swing)!.label.toLowerCase()}.`}
               />
             )}
           </div>

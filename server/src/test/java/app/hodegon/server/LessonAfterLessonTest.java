@@ -3,6 +3,7 @@ package app.hodegon.server;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import java.util.List;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -194,6 +195,37 @@ class LessonAfterLessonTest {
         Begun other = Begun.swayer(coach, "improver", "", 20, 60, "range");
         coach.get("/api/students/" + other.student() + "/compare?first=" + id(other.lesson()) + "&second=" + id(second))
                 .refused(422);
+    }
+
+    @Test
+    void whatWasPractisedBetweenTwoLessonsIsThatOfEveryPlanBetweenThem() {
+        String wren = "/api/students/" + coach.student("Wren Castell");
+        JsonNode knots = coach.get(wren + "/thread").expect(200).body().path("knots");
+        int last = knots.size() - 1;
+        assertThat(last).isGreaterThan(1);
+        for (String what : List.of("doneDays", "doneReps", "plannedDays", "plannedReps")) {
+            int sum = IntStream.range(0, last)
+                    .map(i -> knots.at("/%d/done/%s".formatted(i, what)).asInt())
+                    .sum();
+            assertThat(coach.get(wren + "/compare?first=" + lesson(knots.get(0)) + "&second=" + lesson(knots.get(last)))
+                            .expect(200)
+                            .body()
+                            .at("/done/" + what)
+                            .asInt())
+                    .as(what)
+                    .isEqualTo(sum)
+                    .isPositive();
+        }
+        assertThat(coach.get(wren + "/compare?first=" + lesson(knots.get(last)) + "&second=" + lesson(knots.get(0)))
+                        .expect(200)
+                        .body()
+                        .path("done")
+                        .isNull())
+                .isTrue();
+    }
+
+    private static String lesson(JsonNode knot) {
+        return knot.path("lessonId").asString();
     }
 
     /** 5 of 20 slices, then 12: beyond chance alone, not beyond chance among all that was compared. */

@@ -172,6 +172,23 @@ class LessonRepository {
                         .and(SHOT_FILE.STAGE.eq(Stage.BEFORE.id()))));
     }
 
+    /** From one lesson to another, both with them, oldest first; empty if that is an earlier one. */
+    List<Lessons.Held> from(UUID first, UUID second) {
+        Lesson begins = LESSON.as("begins");
+        Lesson ends = LESSON.as("ends");
+        return db.select(LESSON.ID, LESSON.HELD_ON)
+                .from(LESSON)
+                .join(begins)
+                .on(begins.ID.eq(first))
+                .and(begins.STUDENT_ID.eq(LESSON.STUDENT_ID))
+                .and(row(LESSON.HELD_ON, LESSON.CREATED_AT).ge(begins.HELD_ON, begins.CREATED_AT))
+                .join(ends)
+                .on(ends.ID.eq(second))
+                .and(row(LESSON.HELD_ON, LESSON.CREATED_AT).le(ends.HELD_ON, ends.CREATED_AT))
+                .orderBy(LESSON.HELD_ON, LESSON.CREATED_AT)
+                .fetch(Records.mapping(Lessons.Held::new));
+    }
+
     private Result<LessonRecord> latest(Condition which, int most) {
         return db.selectFrom(LESSON)
                 .where(which)

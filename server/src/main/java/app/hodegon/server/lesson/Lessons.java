@@ -104,6 +104,14 @@ public class Lessons {
         return lessons.last(student, most);
     }
 
+    /** Which lesson was when. */
+    public record Held(UUID id, LocalDate on) {}
+
+    /** From one lesson of a student to another, both with them, oldest first; empty if that is an earlier one. */
+    public List<Held> from(StoredLesson first, StoredLesson second) {
+        return lessons.from(first.id(), second.id());
+    }
+
     public int count(UUID student) {
         return lessons.count(student);
     }

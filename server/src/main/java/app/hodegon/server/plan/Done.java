@@ -38,4 +38,13 @@ public record Done(
                 due.stream().mapToInt(day -> planned.getOrDefault(day, 0)).sum(),
                 done.stream().mapToInt(DayDone::reps).sum());
     }
+
+    /** Of two plans together. */
+    public Done and(Done other) {
+        return new Done(
+                plannedDays + other.plannedDays,
+                doneDays + other.doneDays,
+                plannedReps + other.plannedReps,
+                doneReps + other.doneReps);
+    }
 }

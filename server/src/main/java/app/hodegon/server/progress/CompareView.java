@@ -14,7 +14,7 @@ import java.util.UUID;
 /**
  * Two moments side by side.
  *
- * @param done what was practised of the first lesson's plan until the second; null within one lesson or without a plan
+ * @param done what was practised of the plans between the two; null within one lesson or without a plan
  * @param notes what could not be compared, and why
  */
 record CompareView(

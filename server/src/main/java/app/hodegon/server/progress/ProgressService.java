@@ -41,6 +41,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -180,8 +181,7 @@ class ProgressService {
 
     private Since since(Account coach, StoredLesson then, StoredLesson now) {
         Optional<PlanHead> plan = PlanHead.of(then.id(), plans.heads(List.of(then.id())));
-        Optional<Done> done =
-                plan.map(p -> done(p, now.heldOn(), practice.days(List.of(p.id())), today.ofStudent(now.studentId())));
+        Optional<Done> done = doneBetween(then, now);
         List<Gated> gates = plan.flatMap(p -> plans.ofStudent(now.studentId(), p.id()))
                 .map(p -> Gated.of(p, practice.ladder(now.studentId())))
                 .orElse(List.of());
@@ -295,20 +295,26 @@ class ProgressService {
         Moment now = moment(second, secondAt);
         Changes changes =
                 new Changes(then, now, second.approach().school(), Concern.of(first.focus()), said.repeatability());
-        Optional<PlanHead> plan = first.id().equals(second.id())
-                ? Optional.empty()
-                : PlanHead.of(first.id(), plans.heads(List.of(first.id())));
         return new CompareView(
                 MomentView.of(first, firstAt, then.seen()),
                 MomentView.of(second, secondAt, now.seen()),
-                plan.map(p -> done(
-                                p,
-                                second.heldOn(),
-                                practice.days(List.of(p.id())),
-                                today.ofStudent(second.studentId())))
-                        .orElse(null),
+                doneBetween(first, second).orElse(null),
                 changes.list().stream().map(c -> ChangeView.of(c, said)).toList(),
                 notCompared(changes, said).toList());
+    }
+
+    /** What was done of the plans of all lessons from one up to another. */
+    private Optional<Done> doneBetween(StoredLesson first, StoredLesson second) {
+        List<Lessons.Held> all = lessons.from(first, second);
+        List<PlanHead> heads = plans.heads(all.stream().map(Lessons.Held::id).toList());
+        Map<UUID, List<DayDone>> days =
+                practice.days(heads.stream().map(PlanHead::id).toList());
+        LocalDate now = today.ofStudent(first.studentId());
+        return IntStream.range(1, all.size())
+                .mapToObj(next -> PlanHead.of(all.get(next - 1).id(), heads)
+                        .map(plan -> done(plan, all.get(next).on(), days, now)))
+                .flatMap(Optional::stream)
+                .reduce(Done::and);
     }
 
     private StoredLesson lesson(Account coach, UUID student, String field, UUID id) {

@@ -88,7 +88,10 @@ class ThreadService {
         LocalDate now = today.ofStudent(studentId);
         Book book = new Book(turnedUp, said);
         List<Knot> knots = new ArrayList<>();
-        for (StoredLesson lesson : shown) {
+        for (int i = 0; i < shown.size(); i++) {
+            StoredLesson lesson = shown.get(i);
+            Optional<LocalDate> next =
+                    i + 1 < shown.size() ? Optional.of(shown.get(i + 1).heldOn()) : Optional.empty();
             Optional<PlanHead> plan = PlanHead.of(lesson.id(), heads);
             List<ShotSummary> balls = measured.getOrDefault(lesson.id(), List.of());
             PressureSchool school = lesson.approach().school();
@@ -99,7 +102,8 @@ class ThreadService {
                     book.points(lesson.before(), of(balls, Stage.BEFORE), school),
                     book.points(lesson.after(), of(balls, Stage.AFTER), school),
                     plan.map(PlanHead::nextLesson).orElse(null),
-                    plan.map(p -> progress.done(p, p.nextLesson(), days, now)).orElse(null)));
+                    plan.map(p -> progress.done(p, next.orElse(p.nextLesson()), days, now))
+                            .orElse(null)));
         }
         List<Series> inOrder = book.series.values().stream()
                 .sorted(Comparator.comparingInt(ThreadService::rank))
