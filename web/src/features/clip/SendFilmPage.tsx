@@ -129,7 +129,7 @@ function SendFilm({ today }: { today: Today }) {
           {agrees && (
             <label className="flex min-h-11 items-center gap-3">
               <input type="checkbox" checked={moving} onChange={(e) => setMoving(e.target.checked)} />
-              And the film, cut to the swing and small: {LARGEST_KEPT_MB} MB at most
+              And the film, small: {LARGEST_KEPT_MB} MB at most
             </label>
           )}
           <div className="grid grid-cols-2 gap-3">

@@ -10,6 +10,9 @@ import { nearest } from "./shown";
 const BITS = 16_000;
 const MOST_BITS = 0.9 * LARGEST_KEPT_MB * 1024 * 1024 * 8;
 
+/** So many pictures are coded at once. */
+const AT_ONCE = 16;
+
 /** A swing's pictures as a film that is small enough to be kept, its clock the world's. */
 export async function written(found: Found): Promise<Blob> {
   // What codes a film wants even numbers.
@@ -42,11 +45,22 @@ export async function written(found: Found): Promise<Blob> {
   return film;
 }
 
-/** The pictures of such a film, for the times of its clip. */
-export async function read(film: Blob, times: number[]): Promise<(Blob | undefined)[]> {
+/** The pictures of such a film, for the times of its clip; they are told as they come. */
+export async function read(
+  film: Blob,
+  times: number[],
+  onSome: (pictures: (Blob | undefined)[]) => void,
+): Promise<(Blob | undefined)[]> {
   const opened = await Film.open(film);
   const pictures = new Array<Blob | undefined>(times.length);
-  for await (const { canvas, seconds } of opened.pictures(0, opened.facts.seconds + 1))
-    pictures[nearest(times, times[0]! + seconds)] = await jpeg(canvas);
+  const coming: Promise<void>[] = [];
+  for await (const { canvas, seconds } of opened.pictures(0, opened.facts.seconds + 1)) {
+    const at = nearest(times, times[0]! + seconds);
+    coming.push(jpeg(canvas).then((picture) => void (pictures[at] = picture)));
+    if (coming.length % AT_ONCE !== 0) continue;
+    await Promise.all(coming);
+    onSome([...pictures]);
+  }
+  await Promise.all(coming);
   return pictures;
 }

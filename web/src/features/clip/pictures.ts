@@ -18,11 +18,15 @@ export async function sendFilm(clip: Wire["ClipView"], found: Found, from: "/api
   await api.put<void>(`${from}/clips/${clip.id}/film`, { mp4: await base64(await written(found)) });
 }
 
-/** The pictures of a kept film, one for each of the clip's times. */
-export async function filmPictures(clip: string, times: number[]): Promise<(Blob | undefined)[]> {
+/** The pictures of a kept film, one for each of the clip's times; told as they come. */
+export async function filmPictures(
+  clip: string,
+  times: number[],
+  onSome: (pictures: (Blob | undefined)[]) => void,
+): Promise<(Blob | undefined)[]> {
   const [answer, { read }] = await Promise.all([fetch(`/api/clips/${clip}/film`), import("./keptFilm")]);
   if (!answer.ok) throw new Problem(answer.status, "The film did not arrive.");
-  return read(await answer.blob(), times);
+  return read(await answer.blob(), times, onSome);
 }
 
 export async function base64(blob: Blob): Promise<string> {

@@ -1,4 +1,4 @@
-import { useQuery } from "@tanstack/react-query";
+import { useQuery, useQueryClient } from "@tanstack/react-query";
 import { useMemo } from "react";
 import { queries } from "@/api/queries";
 import type { Wire } from "@/api/types";
@@ -41,9 +41,11 @@ export function shownOf(
 /** The same, as soon as its points are here. */
 export function useStored(clip: Clip | undefined, name?: string): Shown | undefined {
   const points = useQuery({ ...queries.clipPoints(clip?.id ?? ""), enabled: !!clip });
+  const client = useQueryClient();
+  const key = ["kept-film", clip?.id, clip?.film];
   const film = useQuery({
-    queryKey: ["kept-film", clip?.id, clip?.film],
-    queryFn: () => filmPictures(clip!.id, points.data!.times),
+    queryKey: key,
+    queryFn: () => filmPictures(clip!.id, points.data!.times, (some) => client.setQueryData(key, some)),
     enabled: !!clip?.film && !!points.data && !picturesOf(clip.id),
     staleTime: Infinity,
     retry: false,
