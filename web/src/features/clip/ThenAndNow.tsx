@@ -29,8 +29,8 @@ function Pair({ view, was, is, hand, catalogue }: FilmPair & Props) {
   const [chosen, setChosen] = useState(TELLING[view].at);
   const at = both.find((c) => c.id === chosen) ?? both[0];
   const sides = [
-    { label: "Then", shown: useStored(was, "Then") },
-    { label: "Now", shown: useStored(is, "Now") },
+    { label: "Then", shown: useStored(was, "Then", true) },
+    { label: "Now", shown: useStored(is, "Now", true) },
   ];
   if (!at) return null;
   return (

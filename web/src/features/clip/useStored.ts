@@ -38,15 +38,15 @@ export function shownOf(
   };
 }
 
-/** The same, as soon as its points are here. */
-export function useStored(clip: Clip | undefined, name?: string): Shown | undefined {
+/** The same, as soon as its points are here; a kept film is opened unless the stills are enough. */
+export function useStored(clip: Clip | undefined, name?: string, stills = false): Shown | undefined {
   const points = useQuery({ ...queries.clipPoints(clip?.id ?? ""), enabled: !!clip });
   const client = useQueryClient();
   const key = ["kept-film", clip?.id, clip?.film];
   const film = useQuery({
     queryKey: key,
     queryFn: () => filmPictures(clip!.id, points.data!.times, (some) => client.setQueryData(key, some)),
-    enabled: !!clip?.film && !!points.data && !picturesOf(clip.id),
+    enabled: !stills && !!clip?.film && !!points.data && !picturesOf(clip.id),
     staleTime: Infinity,
     retry: false,
   });

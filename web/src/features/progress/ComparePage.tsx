@@ -184,9 +184,11 @@ function Moments({
             </p>
           ))}
         </section>
-        <TallyBars then={first.shots} now={second.shots} catalogue={catalogue} />
+        <div className="grid content-start gap-6">
+          <TallyBars then={first.shots} now={second.shots} catalogue={catalogue} />
+          {children}
+        </div>
       </div>
-      {children}
       <Feet first={first} second={second} catalogue={catalogue} hand={hand} />
     </>
   );
