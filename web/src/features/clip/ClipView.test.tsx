@@ -97,6 +97,15 @@ describe("a film of a lesson", () => {
     expect(screen.getByRole("heading", { name: "Clip 1, face on" })).toBeTruthy();
   });
 
+  it("leaves what is being written beside it while it is kept", async () => {
+    open({ [`POST /api/lessons/${ID}/clips`]: view([keptClip()]) });
+    await film();
+    fireEvent.change(await screen.findByLabelText("Who agrees"), { target: { value: "Ferris" } });
+    fireEvent.click(await screen.findByRole("button", { name: "Keep" }));
+    await screen.findByText("1 kept");
+    expect((screen.getByLabelText("Who agrees") as HTMLInputElement).value).toBe("Ferris");
+  });
+
   it("is read from points set by hand where nobody was found", async () => {
     next = async (byHand) => {
       if (!byHand) throw new NotFound("Nobody is to be seen in this film.");

@@ -143,8 +143,10 @@ export default function ClipView({
       });
       return { view, clip: view.clips[view.clips.length - 1]!, found };
     },
-    onSuccess: ({ view, clip, found }) => {
+    onSuccess: async ({ view, clip, found }) => {
       holdPictures(clip.id, found);
+      // Here before the film goes: what stands beside it, and is perhaps being written in, stays where it is.
+      await client.prefetchQuery(queries.clipPoints(clip.id));
       took(view);
       setChosen(clip.id);
       finding.forget();
