@@ -52,7 +52,7 @@ for (const name of KEPT) {
     await page.getByLabel("Who agrees").fill(STUDENT);
     await page.getByRole("button", { name: "Keep stills" }).click();
   }
-  await page.getByRole("button", { name: "Keep the film" }).click();
+  await page.getByRole("button", { name: /^Keep the film/ }).click();
   await page.getByText("Film kept").waitFor();
   page.off("request", write);
 }

@@ -333,7 +333,7 @@ export default function ClipView({
                     <FilmKept
                       key={chosen.id}
                       clip={chosen}
-                      agreed={!!clips.data.agreed}
+                      agreed={clips.data.agreed?.by}
                       onChanged={() => clips.refetch()}
                     />
                   </>

@@ -22,7 +22,7 @@ afterEach(() => {
 });
 
 describe("whether a film is kept", () => {
-  const film = (clip: Wire["ClipView"], agreed = true) => {
+  const film = (clip: Wire["ClipView"], agreed: string | undefined = "Ferris") => {
     const onChanged = vi.fn();
     show(<FilmKept clip={clip} agreed={agreed} onChanged={onChanged} />);
     return onChanged;
@@ -33,7 +33,7 @@ describe("whether a film is kept", () => {
   };
 
   it("is asked only where somebody agreed and its pictures are at hand", () => {
-    film(here(), false);
+    show(<FilmKept clip={here()} onChanged={() => {}} />);
     film(keptClip({ id: "of-another-day" }));
     holdPictures("by-hand", { ...foundSwing(), byHand: true });
     film(keptClip({ id: "by-hand" }));
@@ -44,21 +44,21 @@ describe("whether a film is kept", () => {
     coded.written.mockResolvedValue(picture());
     const calls = serve({ "PUT /api/clips/here/film": new Response(null, { status: 204 }) });
     const changed = film(here());
-    fireEvent.click(screen.getByRole("button", { name: "Keep the film" }));
+    fireEvent.click(screen.getByRole("button", { name: "Keep the film: Ferris agrees" }));
     await waitFor(() => expect(changed).toHaveBeenCalled());
-    expect(calls[0]!.body).toEqual({ mp4: btoa("\xff\xd8\xff") });
+    expect(calls[0]!.body).toEqual({ mp4: btoa("\xff\xd8\xff"), agreed: "Ferris" });
   });
 
   it("says why it cannot be", async () => {
     coded.written.mockRejectedValue(new NoFilm("This browser cannot write films."));
     film(here());
-    fireEvent.click(screen.getByRole("button", { name: "Keep the film" }));
+    fireEvent.click(screen.getByRole("button", { name: "Keep the film: Ferris agrees" }));
     expect(await screen.findByText("This browser cannot write films.")).toBeTruthy();
   });
 
   it("is said with its size, and it can be saved and removed", async () => {
     const calls = serve({ "DELETE /api/clips/c1/film": new Response(null, { status: 204 }) });
-    const changed = film(keptClip({ film: 245_760 }), false);
+    const changed = film(keptClip({ film: 245_760 }));
     expect(screen.getByText(/Film kept, 240 kB/)).toBeTruthy();
     expect(screen.getByRole("link", { name: "Save the film as a file" }).getAttribute("download")).toBe(
       "clip-1.mp4",

@@ -15,13 +15,14 @@ export function FilmKept({
   onChanged,
 }: {
   clip: Wire["ClipView"];
-  agreed: boolean;
+  /** Who agreed to pictures; nobody where none may be kept. */
+  agreed?: string;
   onChanged: () => unknown;
 }) {
   const held = picturesOf(clip.id);
   const change = useMutation({
     mutationFn: (keep: boolean) =>
-      keep ? sendFilm(clip, held!) : api.delete<void>(`/api/clips/${clip.id}/film`),
+      keep ? sendFilm(clip, held!, agreed!) : api.delete<void>(`/api/clips/${clip.id}/film`),
     onSuccess: onChanged,
   });
   if (!clip.film && !(agreed && held && !held.byHand)) return null;
@@ -44,7 +45,7 @@ export function FilmKept({
         </span>
       ) : (
         <Button disabled={change.isPending} onClick={() => change.mutate(true)}>
-          {change.isPending ? "Keeping the film …" : "Keep the film"}
+          {change.isPending ? "Keeping the film …" : `Keep the film: ${agreed} agrees`}
         </Button>
       )}
       {change.isError && (

@@ -54,7 +54,7 @@ function SendFilm({ today }: { today: Today }) {
   const pictures = useMutation({
     mutationFn: async ({ clip, found, film }: { clip: Sent["clip"]; found: Found; film: boolean }) => {
       await sendPictures(clip, found, "/api/me");
-      if (film) await sendFilm(clip, found, "/api/me");
+      if (film) await sendFilm(clip, found, who!, "/api/me");
     },
   });
   const track = useMemo(

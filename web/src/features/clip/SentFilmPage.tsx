@@ -96,7 +96,7 @@ function Look({
             ))}
           </select>
         </label>
-        <FilmKept clip={clip} agreed={false} onChanged={changed} />
+        <FilmKept clip={clip} onChanged={changed} />
       </div>
       <ClipDesk
         shown={shown}

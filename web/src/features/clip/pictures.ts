@@ -12,10 +12,18 @@ export async function sendPictures(clip: Wire["ClipView"], found: Found, from: "
   }
 }
 
-/** And the film of the swing, where it was chosen. */
-export async function sendFilm(clip: Wire["ClipView"], found: Found, from: "/api" | "/api/me" = "/api") {
+/** And the film of the swing, where it was chosen, and who agrees to it. */
+export async function sendFilm(
+  clip: Wire["ClipView"],
+  found: Found,
+  agreed: string,
+  from: "/api" | "/api/me" = "/api",
+) {
   const { written } = await import("./keptFilm");
-  await api.put<void>(`${from}/clips/${clip.id}/film`, { mp4: await base64(await written(found)) });
+  await api.put<void>(`${from}/clips/${clip.id}/film`, {
+    mp4: await base64(await written(found)),
+    agreed,
+  });
 }
 
 /** The pictures of a kept film, one for each of the clip's times; told as they come. */

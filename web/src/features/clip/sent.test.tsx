@@ -104,7 +104,10 @@ describe("a swing for the coach", () => {
     fireEvent.click(screen.getByRole("checkbox", { name: /And the film/ }));
     await send();
     await waitFor(() =>
-      expect(bodies(calls, "PUT /api/me/clips/c1/film")[0]).toEqual({ mp4: btoa("\xff\xd8\xff") }),
+      expect(bodies(calls, "PUT /api/me/clips/c1/film")[0]).toEqual({
+        mp4: btoa("\xff\xd8\xff"),
+        agreed: "Ferris Dunmore",
+      }),
     );
   });
 

@@ -60,7 +60,7 @@ class ClipTest {
             page.getByLabel("Who agrees").fill("Ansel himself");
             button(page, "Keep stills").click();
             assertThat(page.getByText("Ansel himself agreed on")).isVisible();
-            button(page, "Keep the film").click();
+            button(page, "Keep the film: Ansel himself agrees").click();
             assertThat(page.getByText("Film kept")).isVisible(FOUND);
             page.reload();
             assertThat(page.locator("ol li img").first()).isVisible();

@@ -153,7 +153,8 @@ class ClipsTest {
         client.put(film, film(40)).refused(409);
         client.put("/api/students/" + student + "/pictures-agreed", "{\"by\":\"Fern herself\"}")
                 .expect(204);
-        client.put(film, "{\"mp4\":\"bm8gZmlsbSBhdCBhbGwsIG9ubHkgdGV4dA==\"}").refused(422);
+        client.put(film, film(40).replace("AAAAAGZ0eXA", "AAAAAG5vbmU")).refused(422);
+        client.put(film, film(40).replace("Fern herself", " ")).refused(400);
         client.put(film, film(LARGEST_FILM + 1)).refused(422);
         client.put(film, film(40)).expect(204);
         client.put(film, film(50)).expect(204);
@@ -188,7 +189,8 @@ class ClipsTest {
     private static String film(int bytes) {
         byte[] film = new byte[bytes];
         System.arraycopy("ftyp".getBytes(StandardCharsets.US_ASCII), 0, film, 4, 4);
-        return "{\"mp4\":\"%s\"}".formatted(Base64.getEncoder().encodeToString(film));
+        return "{\"mp4\":\"%s\",\"agreed\":\"Fern herself\"}"
+                .formatted(Base64.getEncoder().encodeToString(film));
     }
 
     @Test

@@ -98,6 +98,7 @@ class RecordTest {
         String id = named(coach, "Petra Lund");
         JsonNode out = coach.get("/api/students/" + id + "/record").expect(200).body();
         assertThat(out.path("clipFilm").size()).isEqualTo(2);
+        assertThat(out.at("/clipFilm/0/agreedBy").asString()).isEqualTo("Petra Lund");
         String film = "/api/clips/" + out.at("/clipFilm/0/clipId").asString() + "/film";
         coach.get(film).expect(200);
         coach.post("/api/students/" + id + "/erasure", "{\"name\":\"Petra Lund\"}")

@@ -78,7 +78,7 @@ class SentClipsTest {
                 send("\"Sorrel herself\"").expect(201).body().at("/0/clip/id").asString();
         picture(id, "top", PICTURE).expect(204);
         picture(id, "summit", PICTURE).refused(422);
-        String film = "{\"mp4\":\"AAAAIGZ0eXBpc29tAAAAAGlzb20=\"}";
+        String film = "{\"mp4\":\"AAAAIGZ0eXBpc29tAAAAAGlzb20=\",\"agreed\":\"Sorrel herself\"}";
         phone.put("/api/me/clips/" + silent + "/film", film, null).expect(204);
         phone.put("/api/me/clips/" + id + "/film", film, null).expect(204);
         assertThat(coach.get("/api/students/" + student + "/sent-clips")

@@ -78,8 +78,13 @@ class ClipController {
     /** @param jpeg Base64 */
     record Still(@NotNull @Size(max = 2 * Jpeg.LARGEST) String jpeg) {}
 
-    /** @param mp4 Base64 */
-    record FilmBody(@NotNull @Size(max = 2 * Mp4.LARGEST) String mp4) {}
+    /**
+     * @param mp4 Base64
+     * @param agreed who agrees to this film: the student, or for a junior the adult
+     */
+    record FilmBody(
+            @NotNull @Size(max = 2 * Mp4.LARGEST) String mp4,
+            @NotBlank @Size(max = 100) String agreed) {}
 
     @GetMapping("/lessons/{lessonId}/clips")
     ClipsView ofLesson(@AuthenticationPrincipal Account coach, @PathVariable UUID lessonId) {
@@ -141,7 +146,7 @@ class ClipController {
     @PutMapping("/clips/{id}/film")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void putFilm(@AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody FilmBody film) {
-        clips.putFilm(coach, id, Invalid.in("mp4", () -> Mp4.of(film.mp4())));
+        clips.putFilm(coach, id, film.agreed(), Invalid.in("mp4", () -> Mp4.of(film.mp4())));
     }
 
     @DeleteMapping("/clips/{id}/film")
@@ -194,7 +199,7 @@ class ClipController {
     @PutMapping("/me/clips/{id}/film")
     @ResponseStatus(HttpStatus.NO_CONTENT)
     void sendFilm(@AuthenticationPrincipal Account student, @PathVariable UUID id, @Valid @RequestBody FilmBody film) {
-        clips.sendFilm(student, id, Invalid.in("mp4", () -> Mp4.of(film.mp4())));
+        clips.sendFilm(student, id, film.agreed(), Invalid.in("mp4", () -> Mp4.of(film.mp4())));
     }
 
     @DeleteMapping("/me/clips/{id}")

@@ -293,11 +293,17 @@ class ClipRepository {
                 .map(Base64.getDecoder()::decode);
     }
 
-    void putFilm(UUID clip, byte[] mp4) {
+    void putFilm(UUID clip, String by, byte[] mp4) {
         String film = Base64.getEncoder().encodeToString(mp4);
-        db.mergeInto(CLIP_FILM, CLIP_FILM.CLIP_ID, CLIP_FILM.BYTES, CLIP_FILM.FILM)
+        db.mergeInto(
+                        CLIP_FILM,
+                        CLIP_FILM.CLIP_ID,
+                        CLIP_FILM.AGREED_ON,
+                        CLIP_FILM.AGREED_BY,
+                        CLIP_FILM.BYTES,
+                        CLIP_FILM.FILM)
                 .key(CLIP_FILM.CLIP_ID)
-                .values(clip, mp4.length, film)
+                .values(clip, LocalDate.now(clock), by, mp4.length, film)
                 .execute();
     }
 

@@ -154,7 +154,7 @@ public class Clips {
         List<ClipView> all = add(coach, lesson.id(), entry).clips();
         UUID id = all.get(all.size() - 1).id();
         stills.forEach((at, jpeg) -> putPicture(coach, id, at, jpeg));
-        putFilm(coach, id, film);
+        putFilm(coach, id, by, film);
     }
 
     /**
@@ -186,8 +186,8 @@ public class Clips {
     }
 
     @Transactional
-    void sendFilm(Account account, UUID id, byte[] mp4) {
-        keepFilm(ownSent(account, id), id, mp4);
+    void sendFilm(Account account, UUID id, String by, byte[] mp4) {
+        keepFilm(ownSent(account, id), id, by, mp4);
     }
 
     @Transactional
@@ -328,19 +328,20 @@ public class Clips {
     /**
      * The film of a swing, of a lesson or sent.
      *
+     * @param by who agrees to this one
      * @throws Conflict while nobody agreed, and where as many are kept as may be
      */
     @Transactional
-    void putFilm(Account coach, UUID id, byte[] mp4) {
-        keepFilm(ownToChange(coach, id), id, mp4);
+    void putFilm(Account coach, UUID id, String by, byte[] mp4) {
+        keepFilm(ownToChange(coach, id), id, by, mp4);
     }
 
-    private void keepFilm(UUID student, UUID id, byte[] mp4) {
+    private void keepFilm(UUID student, UUID id, String by, byte[] mp4) {
         mayBeKept(student);
         if (clips.filmsBeside(student, id) >= MOST_FILMS) {
             throw new Conflict(MOST_FILMS + " films of this student are kept: let an older one go first.");
         }
-        clips.putFilm(id, mp4);
+        clips.putFilm(id, by, mp4);
     }
 
     @Transactional
