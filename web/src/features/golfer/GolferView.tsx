@@ -123,6 +123,15 @@ export function GolferView({
       }));
     } else turned.current = undefined;
   };
+  const near = (
+    <IconButton
+      label="The feet alone"
+      aria-pressed={!!view.feet}
+      onClick={() => setView({ ...view, feet: !view.feet })}
+    >
+      <Footprints aria-hidden className="size-5" />
+    </IconButton>
+  );
   const ink = <GolferPicture drawn={drawn} hand={hand} view={view} look={look} className="size-full" />;
   return (
     <section aria-label={said} className="golfer-view grid gap-2">
@@ -169,13 +178,7 @@ export function GolferView({
             value={seconds}
             onChange={(e) => scrub(Number(e.target.value))}
           />
-          <IconButton
-            label="The feet alone"
-            aria-pressed={!!view.feet}
-            onClick={() => setView({ ...view, feet: !view.feet })}
-          >
-            <Footprints aria-hidden className="size-5" />
-          </IconButton>
+          {compact && near}
           {!compact && <Choice compact label="Speed" value={speed} options={SPEEDS} onChange={setSpeed} />}
         </div>
         <div hidden={compact} className="flex flex-wrap gap-x-1" role="group" aria-label="Moments">
@@ -203,6 +206,7 @@ export function GolferView({
               {VIEW_NAMES[name]}
             </button>
           ))}
+          {!compact && near}
         </div>
       </div>
       {stillIsWanted() && <PoseStrip motion={motion} hand={hand} view={view} look={look} />}
