@@ -6,6 +6,8 @@ import type { ViewName } from "./camera";
 import { GolferView } from "./GolferView";
 import { lookOf } from "./looks";
 
+const isOfFoot = (point: string) => /-(heel|toe|ankle)$/.test(point);
+
 /** A swing with faults, over the sound one of the school; where to look is marked. */
 export function FaultGolfer({
   faults,
@@ -33,6 +35,7 @@ export function FaultGolfer({
       hand={hand}
       look={lookOf(lesson)}
       seen={faulty.data.seen as ViewName}
+      feet={faulty.data.look.every(isOfFoot)}
       mark={faulty.data.look}
       said={`${said} The sound swing of the school behind it.`}
     />

@@ -72,7 +72,7 @@ describe("a golfer to be watched", () => {
     expect(picture().getAttribute("aria-label")).toContain("seen from aside");
   });
 
-  it("goes near to the feet, and stays there from every side; at once where only they are marked", () => {
+  it("goes near to the feet, and stays there from every side; at once where that is asked", () => {
     view();
     const near = screen.getByRole("button", { name: "The feet alone" });
     const whole = picture().querySelector("svg")!.innerHTML;
@@ -82,13 +82,8 @@ describe("a golfer to be watched", () => {
     fireEvent.click(screen.getByRole("button", { name: "From above" }));
     expect(picture().getAttribute("aria-label")).toContain("seen from above, the feet alone.");
     cleanup();
-    show(<GolferView motion={motionOf(100)} hand="right" said="A turn." mark={["trail-heel"]} />);
+    show(<GolferView feet motion={motionOf(100)} hand="right" said="A turn." />);
     expect(picture().getAttribute("aria-label")).toContain("the feet alone");
-    cleanup();
-    show(
-      <GolferView motion={motionOf(100)} hand="right" said="A turn." mark={["trail-heel", "trail-hip"]} />,
-    );
-    expect(picture().getAttribute("aria-label")).not.toContain("the feet alone");
   });
 
   it("shows a drill on each rung, and its usual mistake with the right one behind it", async () => {

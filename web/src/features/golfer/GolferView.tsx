@@ -51,6 +51,7 @@ export function GolferView({
   hand,
   look = LOOKS[0]!,
   seen = "face",
+  feet = false,
   said,
   mark = [],
   compact = false,
@@ -61,6 +62,8 @@ export function GolferView({
   look?: Look;
   /** From where at first. */
   seen?: ViewName;
+  /** Whether the feet alone at first. */
+  feet?: boolean;
   /** In words what is to be seen. */
   said: string;
   /** Points to look at. */
@@ -71,7 +74,7 @@ export function GolferView({
   const begins = stillIsWanted() ? shownTime(motion) : 0;
   const [speed, setSpeed] = useState("0.5");
   const { seconds, running, setRunning, scrub } = useClock(motion.seconds, begins, Number(speed));
-  const [view, setView] = useState<View>({ ...VIEWS[seen], feet: mark.length > 0 && mark.every(isOfFoot) });
+  const [view, setView] = useState<View>({ ...VIEWS[seen], feet });
   const [round, setRound] = useState(hasWebGl);
   const turned = useRef<[number, number]>(undefined);
   const named = (Object.keys(VIEWS) as ViewName[]).find(
@@ -234,8 +237,6 @@ function beside(motion: Motion, other: Motion, seconds: number): number {
   }
   return other.seconds;
 }
-
-const isOfFoot = (point: string) => /-(heel|toe|ankle)$/.test(point);
 
 let webGl: boolean | undefined;
 

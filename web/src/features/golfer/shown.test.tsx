@@ -53,6 +53,26 @@ describe("what a coach shows", () => {
     expect(closed).toHaveBeenCalled();
   });
 
+  it("begins at the feet where the fault is of a foot", async () => {
+    serve({
+      "GET /api/motions/swing?fault=sway%3A1.00&hand=right&school=early-return": motionOf(90, {
+        look: ["trail-heel"],
+      }),
+      [SOUND]: motionOf(0),
+    });
+    const sign = { ...CATALOGUE.signs[0]!, shows: "sway", how: "" };
+    show(
+      <SignSheet
+        sign={sign}
+        catalogue={CATALOGUE}
+        lesson={LESSON}
+        school="early-return"
+        onClose={() => {}}
+      />,
+    );
+    expect(await screen.findByRole("img", { name: /the feet alone/ })).toBeTruthy();
+  });
+
   it("is the student's own swing as measured, and one fault alone on a tap", async () => {
     const calls = serve({
       [OWN]: { motion: motionOf(80), measured: ["Hip turn", "Backswing time"], height: 178 },
