@@ -57,6 +57,7 @@ function Coaches({ list, owner }: { list: Coach[]; owner: boolean }) {
                 {[
                   coach.you && "you",
                   coach.owner && "owner",
+                  coach.left && "has left",
                   coach.students === 1 ? "1 student" : `${coach.students} students`,
                 ]
                   .filter(Boolean)
@@ -99,7 +100,7 @@ function Leaving({ coach, list, owner }: { coach: Coach; list: Coach[]; owner: b
       await refresh();
     },
   });
-  const others = list.filter((c) => c.id !== coach.id);
+  const others = list.filter((c) => c.id !== coach.id && !c.left);
   return (
     <>
       <Button weight="quiet" onClick={() => setOpen(true)}>
@@ -109,8 +110,10 @@ function Leaving({ coach, list, owner }: { coach: Coach; list: Coach[]; owner: b
         {coach.students > 0 ? (
           <>
             <p>
-              {coach.name} has {coach.students === 1 ? "one student" : `${coach.students} students`}. They go
-              into other hands first, with their history; who takes them over has to agree.
+              {coach.name} {coach.left ? "left behind" : "has"}{" "}
+              {coach.students === 1 ? "one student" : `${coach.students} students`}. They go into other hands
+              {!coach.left && " first"}, with their history; who takes them over has to agree.
+              {coach.left && " Until then you see them among your own."}
             </p>
             {owner ? (
               <div className="flex flex-wrap items-end gap-3">
@@ -137,7 +140,7 @@ function Leaving({ coach, list, owner }: { coach: Coach; list: Coach[]; owner: b
             </Button>
           </>
         )}
-        {owner && !coach.you && (
+        {owner && !coach.you && !coach.left && (
           <div className="border-line grid justify-items-start gap-2 border-t pt-3">
             <p>The owner invites coaches, ends accounts and sees how the installation is.</p>
             <Button disabled={pass.isPending} onClick={() => pass.mutate()}>

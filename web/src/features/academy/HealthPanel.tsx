@@ -24,6 +24,11 @@ export function HealthPanel() {
           <p>The disk is full: nothing can be stored. Make room; it goes on by itself.</p>
         </Note>
       )}
+      {h.certificate && (
+        <Note tone="alert">
+          <p>{h.certificate}</p>
+        </Note>
+      )}
       <dl className="grid max-w-3xl gap-x-6 gap-y-1 sm:grid-cols-[16rem_1fr]">
         {facts.map(([what, how]) => (
           <div key={what} className="contents">

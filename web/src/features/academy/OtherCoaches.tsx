@@ -15,7 +15,7 @@ const USUAL_DAYS = 14;
 /** A student and the other coaches: who stands in, what they did, and handing over. */
 export function OtherCoaches({ studentId }: { studentId: string }) {
   const academy = useQuery(queries.academy());
-  const others = academy.data?.coaches.filter((c) => !c.you) ?? [];
+  const others = academy.data?.coaches.filter((c) => !c.you && !c.left) ?? [];
   const offered = academy.data?.handovers.find((h) => h.studentId === studentId);
   if (others.length === 0) return null;
   return (

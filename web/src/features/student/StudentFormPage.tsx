@@ -58,8 +58,7 @@ export default function StudentFormPage() {
   const { id } = useParams();
   const catalogue = useCatalogue("right");
   const student = useQuery({ ...queries.student(id ?? ""), enabled: id !== undefined });
-  const session = useQuery(queries.session());
-  const own = student.data?.coachId === session.data?.account?.id;
+  const own = student.data?.own ?? false;
   if (catalogue.isPending || (id && student.isPending)) return <Loading />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
   if (student.isError) return <Failed error={student.error} again={() => student.refetch()} />;

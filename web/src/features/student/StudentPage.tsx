@@ -32,8 +32,7 @@ export default function StudentPage() {
       navigate(`/lessons/${lesson.id}${thread.data?.all ? "?view=since" : ""}`);
     },
   });
-  const session = useQuery(queries.session());
-  const own = student.data?.coachId === session.data?.account?.id;
+  const own = student.data?.own ?? false;
   if (student.isPending || thread.isPending || catalogue.isPending) return <Loading />;
   if (student.isError) return <Failed error={student.error} again={() => student.refetch()} />;
   if (thread.isError) return <Failed error={thread.error} again={() => thread.refetch()} />;

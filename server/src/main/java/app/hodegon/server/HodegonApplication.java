@@ -1,16 +1,13 @@
 package app.hodegon.server;
 
-import app.hodegon.server.http.Failure;
 import app.hodegon.server.operation.Operator;
+import app.hodegon.server.operation.Start;
 import app.hodegon.server.plate.StandIn;
-import app.hodegon.server.storage.DataFolder;
-import java.nio.file.Path;
 import java.time.Clock;
 import java.util.List;
 import org.springframework.boot.SpringApplication;
 import org.springframework.boot.autoconfigure.SpringBootApplication;
 import org.springframework.boot.context.event.ApplicationEnvironmentPreparedEvent;
-import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.context.ApplicationListener;
 import org.springframework.context.annotation.Bean;
 import org.springframework.scheduling.annotation.EnableScheduling;
@@ -28,31 +25,24 @@ public class HodegonApplication {
             System.exit(new Operator(System.out, System.err).run(List.of(args)));
         }
         try {
-            SpringApplication server = new SpringApplication(HodegonApplication.class);
-            // Before anything opens the database, which would make a new one in place of one that is gone.
-            server.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>) prepared ->
-                    new DataFolder(Path.of(prepared.getEnvironment().getProperty("hodegon.data", "./data"))).prepare());
-            server.run(args);
-        } catch (DataFolder.Refused refused) {
-            stop(refused.getMessage());
-        } catch (DataFolder.InUse running) {
-            stop("Hodegon is running already on this data.");
-        } catch (PortInUseException taken) {
-            stop("Port " + taken.getPort() + " is in use: choose another.");
+            Start.ready(server().run(args).getEnvironment(), System.out);
         } catch (RuntimeException failed) {
             if (isPlannedEnd(failed)) throw failed;
-            stop("Hodegon could not start.\n" + Failure.without(failed));
+            System.err.println(Start.problem(failed));
+            System.exit(1);
         }
+    }
+
+    static SpringApplication server() {
+        SpringApplication server = new SpringApplication(HodegonApplication.class);
+        server.addListeners((ApplicationListener<ApplicationEnvironmentPreparedEvent>)
+                prepared -> Start.prepare(prepared.getEnvironment()));
+        return server;
     }
 
     /** The launcher lets a run end once everything is loaded. */
     private static boolean isPlannedEnd(RuntimeException failed) {
         return failed.getClass().getSimpleName().equals("AbandonedRunException");
-    }
-
-    private static void stop(String why) {
-        System.err.println(why);
-        System.exit(1);
     }
 
     @Bean

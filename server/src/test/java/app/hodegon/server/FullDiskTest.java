@@ -2,10 +2,14 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import app.hodegon.server.operation.Operator;
 import app.hodegon.server.storage.FailingDisk;
+import java.io.ByteArrayOutputStream;
+import java.io.PrintStream;
 import java.nio.file.Path;
 import java.time.Duration;
 import java.time.Instant;
+import java.util.List;
 import org.junit.jupiter.api.AfterEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -83,6 +87,14 @@ class FullDiskTest {
         later.post("/api/diagnosis", "{\"handedness\":\"right\"}").expect(200);
         assertThat(later.get("/api/health").expect(200).body().path("full").asBoolean())
                 .isTrue();
+        // When the disk is full a copy on another one is needed most.
+        ByteArrayOutputStream said = new ByteArrayOutputStream();
+        PrintStream to = new PrintStream(said, true);
+        Path copy = folder.resolve("elsewhere.zip");
+        assertThat(new Operator(to, to).run(List.of("backup", "--data", folder.toString(), "--to", copy.toString())))
+                .as(said.toString())
+                .isZero();
+        assertThat(copy).exists();
     }
 
     /** The pool looks at its connections again by itself. */

@@ -2,6 +2,16 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.io.InputStream;
+import java.net.InetSocketAddress;
+import java.net.Socket;
+import java.net.URI;
+import java.net.http.HttpClient;
+import java.net.http.HttpRequest;
+import java.net.http.HttpResponse;
+import java.nio.charset.StandardCharsets;
+import java.util.ArrayList;
+import java.util.List;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -61,5 +71,65 @@ class PagesTest {
         assertThat(me.at("/plan/plan/days")).isNotEmpty();
         assertThat(me.path("sessions")).isNotEmpty();
         assertThat(me.path("why").get(0).asString()).isNotBlank();
+    }
+
+    @Test
+    void whatTheContainerRefusesHasItsHeadersToo(Client client) throws Exception {
+        try (Socket socket = new Socket("localhost", client.port())) {
+            socket.getOutputStream()
+                    .write("GET /a%00b HTTP/1.1\r\nHost: x\r\nConnection: close\r\n\r\n"
+                            .getBytes(StandardCharsets.US_ASCII));
+            assertThat(new String(socket.getInputStream().readAllBytes(), StandardCharsets.UTF_8))
+                    .startsWith("HTTP/1.1 400")
+                    .contains("X-Content-Type-Options: nosniff", "Content-Security-Policy: default-src 'none'");
+        }
+    }
+
+    /** Many who ask for a large file and do not read it keep nobody waiting, and none has more than a share of them. */
+    @Test
+    void slowReadersHoldNoThread(Client client) throws Exception {
+        List<Socket> slow = new ArrayList<>();
+        try {
+            for (int i = 0; i < 120; i++) {
+                Socket socket = new Socket();
+                socket.setReceiveBufferSize(1024);
+                socket.connect(new InetSocketAddress("localhost", client.port()));
+                socket.getOutputStream()
+                        .write("GET /pose/pose_landmark_full.tflite HTTP/1.1\r\nHost: x\r\n\r\n"
+                                .getBytes(StandardCharsets.US_ASCII));
+                slow.add(socket);
+            }
+            int served = 0;
+            for (Socket socket : slow) {
+                byte[] begins = socket.getInputStream().readNBytes(12);
+                if (new String(begins, StandardCharsets.US_ASCII).equals("HTTP/1.1 200")) served++;
+            }
+            assertThat(served).isBetween(6, 24);
+            client.get("/api/session").expect(200);
+        } finally {
+            for (Socket socket : slow) socket.close();
+        }
+        // The whole of it, once they have gone; and not again while it is the same.
+        HttpClient http = HttpClient.newHttpClient();
+        URI model = URI.create("http://localhost:" + client.port() + "/pose/pose_landmark_full.tflite");
+        HttpResponse<byte[]> whole;
+        do {
+            whole = http.send(HttpRequest.newBuilder(model).build(), HttpResponse.BodyHandlers.ofByteArray());
+        } while (whole.statusCode() == 503);
+        assertThat(whole.statusCode()).isEqualTo(200);
+        try (InputStream file = getClass().getResourceAsStream("/static/pose/pose_landmark_full.tflite")) {
+            assertThat(whole.body()).isEqualTo(file.readAllBytes());
+        }
+        assertThat(whole.headers().firstValue("Content-Security-Policy")).isPresent();
+        String tag = whole.headers().firstValue("ETag").orElseThrow();
+        assertThat(http.send(
+                                HttpRequest.newBuilder(model)
+                                        .header("If-None-Match", tag)
+                                        .build(),
+                                HttpResponse.BodyHandlers.discarding())
+                        .statusCode())
+                .isEqualTo(304);
+        client.get("/pose/none.js").expect(404);
+        assertThat(client.get("/pose/pose.js").expect(200).contentType()).startsWith("text/javascript");
     }
 }

@@ -5,10 +5,12 @@ import static org.assertj.core.api.Assertions.assertThat;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
+import org.junit.jupiter.params.provider.MethodSource;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
@@ -266,5 +268,27 @@ class RecordTest {
         coach.post("/api/records", "[]").refused(422);
         ((ObjectNode) out).remove("drills");
         coach.post("/api/records", out.toString()).refused(422);
+    }
+
+    static Stream<String> beyond() {
+        return Stream.of(
+                "[".repeat(600) + "]".repeat(600),
+                "1".repeat(1_100),
+                "{\"" + "k".repeat(60_000) + "\":1}",
+                "\"" + "t".repeat(4_100_000) + "\"",
+                "[" + "{},".repeat(200_000) + "{}]",
+                "{\"a\":");
+    }
+
+    @ParameterizedTest
+    @MethodSource("beyond")
+    void whatNoRecordHoldsIsRefusedInWords(String value, Client coach) {
+        coach.coach();
+        for (String file : List.of(
+                "{\"lesson\":[{\"tries\":" + value + "}]}",
+                "{\"drills\":[" + value + "]}",
+                "{\"other\":" + value + "}")) {
+            coach.post("/api/records", file).refused(422);
+        }
     }
 }

@@ -36,6 +36,7 @@ import java.util.concurrent.CompletableFuture;
 import java.util.concurrent.CompletionException;
 import java.util.concurrent.CompletionStage;
 import java.util.concurrent.TimeUnit;
+import java.util.concurrent.TimeoutException;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.IntStream;
@@ -484,5 +485,77 @@ class SwingsTest {
                     Locale.ROOT, "[%d,%.1f,%.1f]", rows.size(), feet[leftFirst ? 0 : 1], feet[leftFirst ? 1 : 0]));
         }
         return rows.toArray(String[]::new);
+    }
+
+    @Test
+    void aStandInWhoEndedStoresNothingMoreAndWhatWasStoredIsOnRecord(Client other) throws Exception {
+        other.signIn("second@demo.example", "demo-coach");
+        String id = other.get("/api/academy")
+                .body()
+                .path("coaches")
+                .valueStream()
+                .filter(c -> c.path("you").asBoolean())
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asString();
+        String standIns = "/api/students/" + begun.student() + "/stand-ins";
+        coach.post(standIns, "{\"coachId\":\"%s\",\"until\":\"%s\"}".formatted(id, begun.today()))
+                .expect(200);
+        token = other.post("/api/plate/token", null).body().path("token").asString();
+        BufferedReader theirs = new BufferedReader(
+                new InputStreamReader(other.events(begun.lesson() + "/listen?stage=before"), StandardCharsets.UTF_8));
+        until(theirs, line -> line.startsWith("data:{\"connected\""));
+        post(header + swings(1, Map.of()));
+        assertThat(heard().path("swings")).hasSize(1);
+        JsonNode accesses =
+                coach.get("/api/students/" + begun.student() + "/accesses").body();
+        assertThat(accesses.valueStream().filter(a -> a.path("what").asString().equals("changed")))
+                .as("what the plate stored is on record")
+                .isNotEmpty();
+
+        coach.delete(standIns + "/" + id).expect(204);
+        post(header.replace("Bay 2", "Bay 3") + swings(2, Map.of()));
+        assertThat(heard().path("swings")).hasSize(1);
+        // The page is told nothing more, and ended.
+        until(theirs, line -> false);
+    }
+
+    @Test
+    void manyEventsHoldNobodyUp() throws Exception {
+        StringBuilder events = new StringBuilder(header);
+        for (int i = 0; i < 50_000; i++) events.append("{\"event\":\"top\",\"t\":1}\n");
+        assertThat(post(events.toString()).statusCode()).isEqualTo(204);
+        assertThat(post(header.replace("Bay 2", "Bay 4") + swings(1, Map.of())).statusCode())
+                .isEqualTo(204);
+        assertThat(heard().path("swings")).hasSize(1);
+    }
+
+    @Test
+    void aNewTokenEndsTheSocketOfTheOld() throws Exception {
+        CompletableFuture<Integer> closed = new CompletableFuture<>();
+        WebSocket socket = HttpClient.newHttpClient()
+                .newWebSocketBuilder()
+                .header("Authorization", "Bearer " + token)
+                .buildAsync(URI.create("ws://localhost:" + coach.port() + "/plate/socket"), new WebSocket.Listener() {
+                    @Override
+                    public CompletionStage<?> onClose(WebSocket from, int code, String reason) {
+                        closed.complete(code);
+                        return null;
+                    }
+                })
+                .join();
+        socket.sendText(header, true).join();
+        coach.post("/api/plate/token", null).expect(200);
+        for (long n = 0; !closed.isDone() && n < 400; n++) {
+            try {
+                socket.sendText("{\"n\":" + n + ",\"v\":[1,1,1,1,1,1,1,1]}", true)
+                        .join();
+                closed.copy().get(50, TimeUnit.MILLISECONDS);
+            } catch (CompletionException | TimeoutException notYet) {
+                continue;
+            }
+        }
+        assertThat(closed.get(10, TimeUnit.SECONDS)).isEqualTo(1008);
     }
 }

@@ -3,6 +3,7 @@ package app.hodegon.core.diagnosis;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import app.hodegon.core.Effort;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Checkpoint;
@@ -45,7 +46,7 @@ class DiagnosticianTest {
     }
 
     static Stream<Observations> few() {
-        return random().limit(4);
+        return random().limit(Effort.of(1, 4));
     }
 
     /** The same network written out plainly: every state, every factor, no tables and no passes. */

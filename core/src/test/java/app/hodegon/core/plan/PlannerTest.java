@@ -3,6 +3,7 @@ package app.hodegon.core.plan;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.hodegon.core.Effort;
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
@@ -203,8 +204,8 @@ class PlannerTest {
 
     static Stream<PlanRequest> random() {
         return Stream.concat(
-                IntStream.range(0, 1400).mapToObj(seed -> random(new Random(seed))),
-                IntStream.range(0, 200)
+                IntStream.range(0, Effort.of(200, 1400)).mapToObj(seed -> random(new Random(seed))),
+                IntStream.range(0, Effort.of(25, 200))
                         .mapToObj(seed -> random(new Random(seed)))
                         .flatMap(PlannerTest::refitted));
     }

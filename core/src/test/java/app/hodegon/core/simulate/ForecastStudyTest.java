@@ -3,8 +3,10 @@ package app.hodegon.core.simulate;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
+@Tag("study")
 class ForecastStudyTest {
 
     @Test

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.simulate.LookStudy.Result;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The study of docs/next-looks.md on fewer students. */
+@Tag("study")
 class LookStudyTest {
 
     @Test

@@ -5,9 +5,11 @@ import static org.assertj.core.api.Assertions.assertThat;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.simulate.PlanStudy.Result;
 import java.util.List;
+import org.junit.jupiter.api.Tag;
 import org.junit.jupiter.api.Test;
 
 /** The study of docs/planner.md on fewer students. */
+@Tag("study")
 class PlanStudyTest {
 
     @Test

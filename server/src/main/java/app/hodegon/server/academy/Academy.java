@@ -19,6 +19,7 @@ import java.time.OffsetDateTime;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Transactional;
@@ -56,6 +57,11 @@ class Academy {
 
     List<Coach> coaches() {
         return accounts.coaches();
+    }
+
+    /** Coaches who left and whose students have no other yet, for the owner to hand on; none for anybody else. */
+    List<Coach> gone(Account owner) {
+        return accounts.isOwner(owner) ? academy.leftWithStudents() : List.of();
     }
 
     Map<UUID, Integer> studentsByCoach() {
@@ -98,13 +104,10 @@ class Academy {
     /** Makes another coach the owner. */
     @Transactional
     void makeOwner(Account owner, UUID coach) {
-        accounts.lock(owner.id());
+        // In one order, so that two who hand it to each other do not wait for ever.
+        Stream.of(owner.id(), coach).distinct().sorted().forEach(accounts::lock);
         mustOwn(owner);
-        accounts.makeOwner(here(coach).id());
-    }
-
-    private Coach here(UUID coach) {
-        return accounts.coach(coach).orElseThrow(() -> new NotFound("coach in this house"));
+        accounts.makeOwner(coach);
     }
 
     /** Offers a student to another coach, who has to agree. */
@@ -113,7 +116,7 @@ class Academy {
         students.lock(student);
         students.own(coach, student);
         if (to.equals(coach.id())) throw new Invalid("coachId", "This is your own student already.");
-        academy.offer(student, here(to).id(), coach.id(), words.strip());
+        academy.offer(student, accounts.lockCoach(to).id(), coach.id(), words.strip());
         return academy.handover(student).orElseThrow();
     }
 
@@ -125,13 +128,13 @@ class Academy {
     @Transactional
     int offerAll(Account owner, UUID from, UUID to) {
         mustOwn(owner);
-        Coach leaving = here(from);
-        if (here(to).id().equals(from)) throw new Invalid("coachId", "These are that coach's students already.");
+        String whose = accounts.coach(from).map(c -> c.name() + ", who leaves").orElse("a coach who left");
+        if (accounts.coach(from).isEmpty() && !accounts.hasLeft(from)) throw new NotFound("coach in this house");
+        if (to.equals(from)) throw new Invalid("coachId", "These are that coach's students already.");
         List<UUID> all = students.ownIds(from);
-        all.forEach(student -> {
-            students.lock(student);
-            academy.offer(student, to, owner.id(), "Students of " + leaving.name() + ", who leaves.");
-        });
+        all.forEach(students::lock);
+        accounts.lockCoach(to);
+        all.forEach(student -> academy.offer(student, to, owner.id(), "Students of " + whose + "."));
         return all.size();
     }
 
@@ -142,6 +145,7 @@ class Academy {
         Handover offered = academy.handover(student)
                 .filter(h -> h.toId().equals(coach.id()))
                 .orElseThrow(() -> new NotFound("student offered to you"));
+        accounts.lockCoach(coach.id());
         takeDrillsAlong(offered);
         academy.withdraw(student);
         students.move(student, coach.id());
@@ -173,8 +177,7 @@ class Academy {
     @Transactional
     void leave(Account by, UUID coach) {
         if (!coach.equals(by.id())) mustOwn(by);
-        accounts.lock(coach);
-        Coach leaving = here(coach);
+        Coach leaving = accounts.lockCoach(coach);
         if (leaving.owner()) throw new Conflict("The owner cannot leave: make another coach the owner first.");
         int students = academy.students().getOrDefault(coach, 0);
         if (students > 0) {

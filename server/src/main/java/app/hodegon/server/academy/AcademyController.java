@@ -1,6 +1,7 @@
 package app.hodegon.server.academy;
 
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.Coach;
 import app.hodegon.server.account.SessionController;
 import app.hodegon.server.account.SessionController.NewAccount;
 import app.hodegon.server.account.SessionController.SessionView;
@@ -14,6 +15,7 @@ import jakarta.validation.constraints.Size;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.DeleteMapping;
@@ -44,9 +46,11 @@ class AcademyController {
             @NotNull String name,
             @NotNull boolean owner,
             @NotNull boolean you,
-            @NotNull int students) {}
+            @NotNull int students,
+            @NotNull boolean left) {}
 
     /**
+     * @param coaches of the house; for its owner also those who left and whose students have no other coach yet
      * @param handovers offered to or by this coach
      */
     record AcademyView(
@@ -72,15 +76,21 @@ class AcademyController {
     AcademyView get(@AuthenticationPrincipal Account coach) {
         Map<UUID, Integer> students = academy.studentsByCoach();
         return new AcademyView(
-                academy.coaches().stream()
-                        .map(c -> new CoachView(
-                                c.id(),
-                                c.name(),
-                                c.owner(),
-                                c.id().equals(coach.id()),
-                                students.getOrDefault(c.id(), 0)))
+                Stream.concat(
+                                academy.coaches().stream().map(c -> view(c, coach, students, false)),
+                                academy.gone(coach).stream().map(c -> view(c, coach, students, true)))
                         .toList(),
                 academy.handovers(coach));
+    }
+
+    private static CoachView view(Coach coach, Account you, Map<UUID, Integer> students, boolean left) {
+        return new CoachView(
+                coach.id(),
+                coach.name(),
+                coach.owner(),
+                coach.id().equals(you.id()),
+                students.getOrDefault(coach.id(), 0),
+                left);
     }
 
     @PostMapping("/academy/invitations")

@@ -6,7 +6,9 @@ import static app.hodegon.server.db.Tables.HANDOVER;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static org.jooq.Records.mapping;
 import static org.jooq.impl.DSL.count;
+import static org.jooq.impl.DSL.select;
 
+import app.hodegon.server.account.Coach;
 import app.hodegon.server.db.tables.Account;
 import java.time.Clock;
 import java.time.OffsetDateTime;
@@ -35,6 +37,15 @@ class AcademyRepository {
                 .from(STUDENT)
                 .groupBy(STUDENT.COACH_ID)
                 .fetchMap(STUDENT.COACH_ID, row -> row.value2());
+    }
+
+    List<Coach> leftWithStudents() {
+        return db.select(ACCOUNT.ID, ACCOUNT.NAME)
+                .from(ACCOUNT)
+                .where(ACCOUNT.LEFT_AT.isNotNull())
+                .and(ACCOUNT.ID.in(select(STUDENT.COACH_ID).from(STUDENT)))
+                .orderBy(ACCOUNT.NAME)
+                .fetch(row -> new Coach(row.value1(), row.value2(), "", false));
     }
 
     void invite(String tokenHash, String name, UUID by, OffsetDateTime expires) {

@@ -56,6 +56,17 @@ class AccountRepository {
                         new Coach(row.getId(), row.getName(), row.getEmail(), Boolean.TRUE.equals(row.getOwner())));
     }
 
+    boolean hasLeft(UUID coach) {
+        return db.fetchExists(ACCOUNT, ACCOUNT.ID.eq(coach).and(ACCOUNT.LEFT_AT.isNotNull()));
+    }
+
+    List<UUID> left() {
+        return db.select(ACCOUNT.ID)
+                .from(ACCOUNT)
+                .where(ACCOUNT.ROLE.eq(id(Role.COACH)).and(ACCOUNT.LEFT_AT.isNotNull()))
+                .fetch(ACCOUNT.ID);
+    }
+
     Optional<Units> units(UUID account) {
         return db.select(ACCOUNT.UNITS)
                 .from(ACCOUNT)
@@ -76,7 +87,7 @@ class AccountRepository {
                 .set(ACCOUNT.PASSWORD_HASH, hash)
                 .where(ACCOUNT.ID.eq(account))
                 .execute();
-        db.deleteFrom(PASSWORD_LINK).where(PASSWORD_LINK.ACCOUNT_ID.eq(account)).execute();
+        endLinks(account);
     }
 
     /** One account owns the house. */
@@ -95,9 +106,13 @@ class AccountRepository {
                 .execute();
     }
 
+    void endLinks(UUID account) {
+        db.deleteFrom(PASSWORD_LINK).where(PASSWORD_LINK.ACCOUNT_ID.eq(account)).execute();
+    }
+
     /** Replaces any earlier link of this account. */
     void addLink(UUID account, String tokenHash, OffsetDateTime expires) {
-        db.deleteFrom(PASSWORD_LINK).where(PASSWORD_LINK.ACCOUNT_ID.eq(account)).execute();
+        endLinks(account);
         db.insertInto(PASSWORD_LINK)
                 .set(PASSWORD_LINK.TOKEN_HASH, tokenHash)
                 .set(PASSWORD_LINK.ACCOUNT_ID, account)

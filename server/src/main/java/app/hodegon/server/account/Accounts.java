@@ -72,6 +72,17 @@ public class Accounts implements UserDetailsService {
         accounts.lock(account);
     }
 
+    /**
+     * Puts writers of what rests on this coach in order, until the caller's transaction ends.
+     *
+     * @throws NotFound if the coach has left
+     */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public Coach lockCoach(UUID id) {
+        accounts.lock(id);
+        return coach(id).orElseThrow(() -> new NotFound("coach in this house"));
+    }
+
     @Transactional
     public Account add(String email, String password, Role role, String name) {
         return add(email, password, role, name, false);
@@ -79,7 +90,12 @@ public class Accounts implements UserDetailsService {
 
     private Account add(String email, String password, Role role, String name, boolean owner) {
         if (accounts.isTaken(email)) throw new Invalid("email", "There is an account with this e-mail already.");
-        return accounts.add(email, passwords.encode(password), role, name, owner);
+        try {
+            return accounts.add(email, passwords.encode(password), role, name, owner);
+        } catch (DuplicateKeyException atTheSameTime) {
+            if (owner) throw atTheSameTime;
+            throw new Invalid("email", "There is an account with this e-mail already.");
+        }
     }
 
     /** The coaches of this house. */
@@ -91,13 +107,26 @@ public class Accounts implements UserDetailsService {
         return coaches().stream().filter(c -> c.id().equals(id)).findFirst();
     }
 
+    /** Whether there was such a coach who has left. */
+    public boolean hasLeft(UUID coach) {
+        return accounts.hasLeft(coach);
+    }
+
+    /** Coaches who left; their students are the owner's to see to. */
+    public List<UUID> left() {
+        return accounts.left();
+    }
+
     public boolean isOwner(Account account) {
         return coach(account.id()).filter(Coach::owner).isPresent();
     }
 
-    @Transactional(propagation = Propagation.MANDATORY)
-    public void makeOwner(UUID coach) {
+    /** Makes a coach who is here the owner of the house. */
+    @Transactional
+    public Coach makeOwner(UUID coach) {
+        Coach next = lockCoach(coach);
         accounts.setOwner(coach);
+        return next;
     }
 
     /** Ends a coach's account; what was decided keeps the name. */
@@ -114,6 +143,12 @@ public class Accounts implements UserDetailsService {
         String token = Tokens.make();
         accounts.addLink(account, Tokens.hash(token), OffsetDateTime.now(clock).plus(LINK_LASTS));
         return token;
+    }
+
+    /** A link that was made before opens the account no more. */
+    @Transactional(propagation = Propagation.MANDATORY)
+    public void endLinks(UUID account) {
+        accounts.endLinks(account);
     }
 
     Account linked(String token) {

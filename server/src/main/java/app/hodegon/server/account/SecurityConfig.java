@@ -68,6 +68,8 @@ class SecurityConfig {
                                 HttpStatus.FORBIDDEN,
                                 "This is not for your account, or the page is out of date.")))
                 .headers(h -> h.contentSecurityPolicy(c -> c.policyDirectives(CONTENT_SECURITY))
+                        // Other names under the same domain are not this installation's to speak for.
+                        .httpStrictTransportSecurity(hsts -> hsts.includeSubDomains(false))
                         .referrerPolicy(r -> r.policy(ReferrerPolicy.NO_REFERRER))
                         .permissionsPolicyHeader(p -> p.policy(PERMISSIONS)))
                 .formLogin(AbstractHttpConfigurer::disable)

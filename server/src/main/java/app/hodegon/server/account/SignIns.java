@@ -81,6 +81,11 @@ public class SignIns {
         byId(account).keySet().stream().filter(s -> !s.equals(present)).forEach(sessions::deleteById);
     }
 
+    /** Whether a session goes on, seen from outside its own requests. */
+    public boolean goesOn(String session) {
+        return sessions.findById(session) != null;
+    }
+
     /** Signs an account out everywhere. */
     public void endAll(UUID account) {
         byId(account).keySet().forEach(sessions::deleteById);

@@ -16,16 +16,22 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeSet;
 import java.util.UUID;
 import java.util.stream.Collectors;
 import tools.jackson.core.JacksonException;
 import tools.jackson.core.JsonGenerator;
 import tools.jackson.core.JsonParser;
 import tools.jackson.core.JsonToken;
+import tools.jackson.core.StreamReadConstraints;
+import tools.jackson.core.TokenStreamLocation;
+import tools.jackson.core.exc.StreamConstraintsException;
+import tools.jackson.core.json.JsonFactory;
 import tools.jackson.databind.DeserializationFeature;
 import tools.jackson.databind.JsonNode;
 import tools.jackson.databind.json.JsonMapper;
 import tools.jackson.databind.node.ArrayNode;
+import tools.jackson.databind.node.NullNode;
 import tools.jackson.databind.node.ObjectNode;
 
 /** A record as JSON: written, described, and read again with every fault named. */
@@ -34,8 +40,18 @@ final class RecordFile {
     static final int VERSION = 1;
     static final String KIND = "hodegon-student-record";
 
+    /** Of one text, letters: a film is the longest. */
+    private static final int LONGEST_TEXT = 4_000_000;
+
+    /** Of one value: a plan of many weeks is the largest. */
+    private static final int MOST_NODES = 100_000;
+
     /** Rows are read one after the other, so something follows most of them. */
-    private static final JsonMapper JSON = JsonMapper.builder()
+    private static final JsonMapper JSON = JsonMapper.builder(JsonFactory.builder()
+                    .streamReadConstraints(StreamReadConstraints.builder()
+                            .maxStringLength(LONGEST_TEXT)
+                            .build())
+                    .build())
             .disable(DeserializationFeature.FAIL_ON_TRAILING_TOKENS)
             .build();
 
@@ -173,13 +189,17 @@ final class RecordFile {
                 if (section != null && begins == JsonToken.START_ARRAY) record.put(name, rows(section, in));
                 else if (name.equals("kind")) kind = in.getValueAsString("");
                 else if (name.equals("version")) version = in.getValueAsInt(0);
-                else if (name.equals("drills") && begins == JsonToken.START_ARRAY) drills = tree(in).toString();
+                else if (name.equals("drills") && begins == JsonToken.START_ARRAY)
+                    drills = new Tree(in).read().toString();
                 else in.skipChildren();
             }
+        } catch (StreamConstraintsException beyond) {
+            fault("file", "holds what no record has: too deep, or too long a text, name or number.");
         } catch (JacksonException broken) {
+            TokenStreamLocation where = broken.getLocation();
             fault(
                     "file",
-                    "is no JSON: it is broken after " + broken.getLocation().getByteOffset() + " bytes.");
+                    "is no JSON" + (where == null ? "." : ": it is broken after " + where.getByteOffset() + " bytes."));
         }
         if (!kind.equals(KIND) || version != VERSION) faults.add(0, NO_RECORD);
         for (RecordSection section : sections) {
@@ -194,22 +214,63 @@ final class RecordFile {
         return new Content(record, drills);
     }
 
-    private static JsonNode tree(JsonParser in) {
-        return JSON.readTree(in);
+    /** One value, read node by node: nobody has to hold more of a file than may be kept of it. */
+    private static final class Tree {
+        private final JsonParser in;
+        private int nodes;
+
+        Tree(JsonParser in) {
+            this.in = in;
+        }
+
+        JsonNode read() {
+            if (++nodes > MOST_NODES) {
+                throw new InvalidParts(
+                        List.of(new Part("file", "holds an entry of more than " + MOST_NODES + " parts.")));
+            }
+            return switch (in.currentToken()) {
+                case START_OBJECT -> {
+                    ObjectNode object = JSON.createObjectNode();
+                    while (in.nextToken() == JsonToken.PROPERTY_NAME) {
+                        String name = in.currentName();
+                        in.nextToken();
+                        object.set(name, read());
+                    }
+                    yield object;
+                }
+                case START_ARRAY -> {
+                    ArrayNode list = JSON.createArrayNode();
+                    while (in.nextToken() != JsonToken.END_ARRAY) list.add(read());
+                    yield list;
+                }
+                default -> JSON.readTree(in);
+            };
+        }
     }
 
     private List<Map<String, Object>> rows(RecordSection section, JsonParser in) {
+        Map<String, Column> columns = section.columns().stream().collect(Collectors.toMap(Column::name, c -> c));
         List<Map<String, Object>> rows = new ArrayList<>();
         while (in.nextToken() != JsonToken.END_ARRAY) {
             if (++all > MOST_ROWS) {
                 throw new InvalidParts(List.of(new Part("file", "may hold at most " + MOST_ROWS + " entries.")));
             }
-            JsonNode node = tree(in);
+            String at = "%s[%d].".formatted(section.name(), rows.size());
             Map<String, Object> row = new LinkedHashMap<>();
-            for (Column column : section.columns()) {
-                String path = "%s[%d].%s".formatted(section.name(), rows.size(), column.name());
-                value(path, column, node.path(column.name())).ifPresent(v -> row.put(column.name(), v));
+            Set<String> missing = new TreeSet<>(columns.keySet());
+            if (in.currentToken() == JsonToken.START_OBJECT) {
+                while (in.nextToken() == JsonToken.PROPERTY_NAME) {
+                    Column column = columns.get(in.currentName());
+                    in.nextToken();
+                    if (column == null || !missing.remove(column.name())) in.skipChildren();
+                    else
+                        value(at + column.name(), column, new Tree(in).read())
+                                .ifPresent(v -> row.put(column.name(), v));
+                }
+            } else {
+                in.skipChildren();
             }
+            for (String name : missing) value(at + name, columns.get(name), NullNode.getInstance());
             rows.add(row);
         }
         return rows;

@@ -3,6 +3,7 @@ package app.hodegon.server.exchange;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Units;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.Accounts;
 import app.hodegon.server.account.SignIns;
 import app.hodegon.server.clip.Clips;
 import app.hodegon.server.drill.Drills;
@@ -44,6 +45,7 @@ class Records {
     private final RecordRepository records;
     private final Students students;
     private final SignIns signIns;
+    private final Accounts accounts;
     private final Lessons lessons;
     private final Plans plans;
     private final PracticeLog practice;
@@ -60,6 +62,7 @@ class Records {
             RecordRepository records,
             Students students,
             SignIns signIns,
+            Accounts accounts,
             Lessons lessons,
             Plans plans,
             PracticeLog practice,
@@ -74,6 +77,7 @@ class Records {
         this.records = records;
         this.students = students;
         this.signIns = signIns;
+        this.accounts = accounts;
         this.lessons = lessons;
         this.plans = plans;
         this.practice = practice;
@@ -123,6 +127,7 @@ class Records {
         RecordFile.Content content = new RecordFile(records.sections()).read(file);
         Map<String, List<Map<String, Object>>> record = content.rows();
         UUID student = (UUID) record.get("student").get(0).get("id");
+        accounts.lockCoach(coach.id());
         if (records.has(student)) throw new Conflict("This student's record is here already.");
         drills.takeMissing(coach.id(), content.drills());
         try {

@@ -14,7 +14,7 @@ import org.springframework.http.HttpStatus;
 final class Intake implements ReadListener {
 
     /** So much of a body that was refused is still read, so that the sender hears why. */
-    private static final int MOST_READ_AWAY = 4 * 1024 * 1024;
+    private static final int MOST_READ_AWAY = 64 * 1024 * 1024;
 
     private final HttpServletRequest request;
     private final HttpServletResponse response;

@@ -3,7 +3,10 @@ package app.hodegon.server.http;
 import jakarta.servlet.DispatcherType;
 import java.io.IOException;
 import java.time.Duration;
+import org.springframework.boot.tomcat.servlet.TomcatServletWebServerFactory;
+import org.springframework.boot.web.server.WebServerFactoryCustomizer;
 import org.springframework.boot.web.servlet.FilterRegistrationBean;
+import org.springframework.boot.web.servlet.ServletRegistrationBean;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
 import org.springframework.core.Ordered;
@@ -61,6 +64,29 @@ class WebConfig implements WebMvcConfigurer {
         filter.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ASYNC);
         filter.setOrder(Ordered.HIGHEST_PRECEDENCE + 10);
         return filter;
+    }
+
+    /** Before anything waits for anybody. */
+    @Bean
+    FilterRegistrationBean<Readers> readers() {
+        FilterRegistrationBean<Readers> filter = new FilterRegistrationBean<>(new Readers());
+        filter.setDispatcherTypes(DispatcherType.REQUEST, DispatcherType.ASYNC);
+        filter.setOrder(Ordered.HIGHEST_PRECEDENCE + 5);
+        return filter;
+    }
+
+    /** What finds a body in pictures. */
+    @Bean
+    ServletRegistrationBean<LargeFiles> pose() {
+        ServletRegistrationBean<LargeFiles> files =
+                new ServletRegistrationBean<>(new LargeFiles("static/pose/"), "/pose/*");
+        files.setAsyncSupported(true);
+        return files;
+    }
+
+    @Bean
+    WebServerFactoryCustomizer<TomcatServletWebServerFactory> refusedHeaders() {
+        return tomcat -> tomcat.addEngineValves(new RefusedHeaders());
     }
 
     @Bean

@@ -14,6 +14,7 @@ import java.time.Instant;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import org.springframework.core.env.Environment;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -30,6 +31,7 @@ class HealthController {
     private final SlowRequests slow;
     private final Guesses guesses;
     private final Accounts accounts;
+    private final Environment environment;
 
     HealthController(
             Installation installation,
@@ -37,13 +39,15 @@ class HealthController {
             Disk disk,
             SlowRequests slow,
             Guesses guesses,
-            Accounts accounts) {
+            Accounts accounts,
+            Environment environment) {
         this.installation = installation;
         this.backups = backups;
         this.disk = disk;
         this.slow = slow;
         this.guesses = guesses;
         this.accounts = accounts;
+        this.environment = environment;
     }
 
     /**
@@ -51,6 +55,7 @@ class HealthController {
      * @param full whether so little is left that nothing is stored
      * @param lastBackup null before the first
      * @param refusedSignIns wrong passwords within a day
+     * @param certificate what is wrong with it, or soon will be; null if nothing is, or for a server without one
      */
     record HealthView(
             @NotNull String version,
@@ -62,7 +67,8 @@ class HealthController {
             Instant lastBackup,
             Long lastBackupBytes,
             @NotNull List<Slow> slow,
-            @NotNull int refusedSignIns) {}
+            @NotNull int refusedSignIns,
+            String certificate) {}
 
     @GetMapping("/health")
     ResponseEntity<Map<String, String>> health() {
@@ -86,6 +92,7 @@ class HealthController {
                 last.map(Backups.Made::at).orElse(null),
                 last.map(Backups.Made::bytes).orElse(null),
                 slow.latest(),
-                guesses.refusedWithinADay());
+                guesses.refusedWithinADay(),
+                Certificate.of(environment).flatMap(Certificate::warning).orElse(null));
     }
 }

@@ -12,6 +12,7 @@ import java.nio.file.StandardCopyOption;
 import java.sql.Connection;
 import java.sql.DriverManager;
 import java.sql.PreparedStatement;
+import java.sql.ResultSet;
 import java.sql.SQLException;
 import java.sql.Statement;
 import java.time.OffsetDateTime;
@@ -21,12 +22,16 @@ import java.util.Locale;
 import java.util.Map;
 
 /**
- * What the owner of the machine does from the command line: a backup, bringing one back, a link for a lost password.
+ * What the owner of the machine does from the command line: a backup, bringing one back, a link for a lost password,
+ * an owner for the house.
  * Where a server runs on the data, it is asked to; else the files are used directly.
  */
 public final class Operator {
 
     private static final int LINK_DAYS = 2;
+
+    private static final String UNUSABLE =
+            "The database cannot be used: start Hodegon once, so that it is brought up to date.";
 
     private final PrintStream out;
     private final PrintStream err;
@@ -58,6 +63,7 @@ public final class Operator {
                 case "restore" ->
                     restore(Path.of(needed(options, "from")).toAbsolutePath(), data, options.containsKey("replace"));
                 case "link" -> link(data, needed(options, "email"));
+                case "owner" -> owner(data, needed(options, "email"));
                 default -> throw new Failed("There is no command " + arguments.get(0) + ".");
             }
             return 0;
@@ -152,6 +158,38 @@ public final class Operator {
                 + " behind the address of this installation.");
     }
 
+    private void owner(DataFolder data, String email) throws Failed, IOException {
+        String name;
+        if (isRunning(data)) {
+            name = ask(data, "owner", email);
+        } else {
+            data.prepare();
+            name = makeOwner(data, email);
+        }
+        out.println(name + " owns the house now.");
+    }
+
+    private static String makeOwner(DataFolder data, String email) throws Failed {
+        try (Connection store = DriverManager.getConnection(data.url(""), "sa", "");
+                PreparedStatement find = store.prepareStatement("""
+                        select id, name from account where email = ? and role = 'coach' and left_at is null""");
+                PreparedStatement no = store.prepareStatement("update account set owner = null where owner");
+                PreparedStatement yes = store.prepareStatement("update account set owner = true where id = ?")) {
+            store.setAutoCommit(false);
+            find.setString(1, email.strip().toLowerCase(Locale.ROOT));
+            try (ResultSet coach = find.executeQuery()) {
+                if (!coach.next()) throw new Failed("There is no coach with this e-mail.");
+                no.executeUpdate();
+                yes.setObject(1, coach.getObject(1));
+                yes.executeUpdate();
+                store.commit();
+                return coach.getString(2);
+            }
+        } catch (SQLException failed) {
+            throw new Failed(UNUSABLE);
+        }
+    }
+
     private static String makeLink(DataFolder data, String email) throws Failed {
         String token = Tokens.make();
         try (Connection store = DriverManager.getConnection(data.url(""), "sa", "");
@@ -169,7 +207,7 @@ public final class Operator {
             if (add.executeUpdate() == 0) throw new Failed("There is no account with this e-mail.");
             return token;
         } catch (SQLException failed) {
-            throw new Failed("The database cannot be used: start Hodegon once, so that it is brought up to date.");
+            throw new Failed(UNUSABLE);
         }
     }
 

@@ -1,5 +1,6 @@
 package app.hodegon.server.operation;
 
+import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Accounts;
 import app.hodegon.server.account.Tokens;
 import app.hodegon.server.storage.Backups;
@@ -64,7 +65,7 @@ class OperatorController {
 
     /** Where this machine reaches the server: it may listen on one address only. */
     private String address(int port) throws UnknownHostException, URISyntaxException {
-        boolean tls = environment.containsProperty("server.ssl.certificate");
+        boolean tls = Certificate.isUsed(environment);
         InetAddress bound = InetAddress.getByName(environment.getProperty("server.address", LOOPBACK));
         String host = bound.isAnyLocalAddress() ? LOOPBACK : bound.getHostAddress();
         return new URI(tls ? "https" : "http", null, host, port, null, null, null).toString();
@@ -92,6 +93,7 @@ class OperatorController {
             case "ping" -> answer(HttpStatus.OK, "here");
             case "backup" -> backup(Path.of(said));
             case "link" -> link(said);
+            case "owner" -> owner(said);
             default -> answer(HttpStatus.NOT_FOUND, "There is no such order.");
         };
     }
@@ -105,7 +107,9 @@ class OperatorController {
         try {
             return answer(HttpStatus.OK, backups.make(to));
         } catch (IOException | RuntimeException failed) {
-            return answer(HttpStatus.CONFLICT, "The backup could not be written to " + to + ".");
+            return answer(
+                    HttpStatus.CONFLICT,
+                    "The backup could not be written to " + to + ": is there room, and may Hodegon write there?");
         }
     }
 
@@ -113,6 +117,14 @@ class OperatorController {
         return accounts.find(email)
                 .map(account -> answer(HttpStatus.OK, accounts.link(account.id())))
                 .orElseGet(() -> answer(HttpStatus.NOT_FOUND, "There is no account with this e-mail."));
+    }
+
+    private ResponseEntity<String> owner(String email) {
+        return accounts.find(email)
+                .filter(account -> account.role() == Account.Role.COACH)
+                .map(account ->
+                        answer(HttpStatus.OK, accounts.makeOwner(account.id()).name()))
+                .orElseGet(() -> answer(HttpStatus.NOT_FOUND, "There is no coach with this e-mail."));
     }
 
     private static ResponseEntity<String> answer(HttpStatus status, String text) {

@@ -6,6 +6,7 @@ import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.Refusal;
 import app.hodegon.server.lesson.Stage;
 import jakarta.servlet.http.HttpServletResponse;
+import jakarta.servlet.http.HttpSession;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.io.IOException;
@@ -57,8 +58,12 @@ class PlateController {
 
     @GetMapping(path = "/api/lessons/{id}/listen", produces = MediaType.TEXT_EVENT_STREAM_VALUE)
     SseEmitter listen(
-            @AuthenticationPrincipal Account coach, @PathVariable UUID id, @RequestParam @Size(max = 10) String stage) {
-        return plates.listen(coach, id, Invalid.in("stage", () -> Identified.of(Stage.class, stage)));
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID id,
+            @RequestParam @Size(max = 10) String stage,
+            HttpSession session) {
+        Stage of = Invalid.in("stage", () -> Identified.of(Stage.class, stage));
+        return plates.listen(coach, id, of, session.getId());
     }
 
     /** Lines of a stream, for bridges that rather post than hold a socket. */

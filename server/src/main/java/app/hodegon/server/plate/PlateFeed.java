@@ -26,6 +26,9 @@ final class PlateFeed {
     /** A longer gap than this is no swing's any more, seconds. */
     private static final double LONGEST_GAP = 1;
 
+    /** No swing has as many moments that a plate could tell. */
+    private static final int MOST_EVENTS = 64;
+
     /** Events are remembered so long, seconds. */
     private static final double EVENTS_KEPT = 12;
 
@@ -84,6 +87,7 @@ final class PlateFeed {
         Checkpoint at = Identified.of(Checkpoint.class, line.path("event").asString());
         double sample = (line.path("t").asDouble() - (Double.isNaN(clock) ? 0 : clock)) * header.rate();
         events.removeIf(e -> e.sample() < sample - EVENTS_KEPT * header.rate());
+        if (events.size() == MOST_EVENTS) events.removeFirst();
         events.addLast(new Event(at, sample));
     }
 

@@ -1,5 +1,7 @@
 package app.hodegon.server.plate;
 
+import app.hodegon.server.account.Account;
+import app.hodegon.server.lesson.StoredLesson;
 import java.io.IOException;
 import java.util.UUID;
 import java.util.concurrent.ArrayBlockingQueue;
@@ -18,27 +20,38 @@ final class PlatePage {
 
     private static final int WAITING = 64;
 
-    private final UUID coach;
-    private final UUID lesson;
+    private final Account coach;
+    private final StoredLesson lesson;
+    private final String session;
     private final SseEmitter emitter;
     private final Executor senders;
     private final BlockingQueue<SseEventBuilder> row = new ArrayBlockingQueue<>(WAITING);
     private volatile Plates.PlateState told;
     private final AtomicBoolean sending = new AtomicBoolean();
 
-    PlatePage(UUID coach, UUID lesson, SseEmitter emitter, Executor senders) {
+    PlatePage(Account coach, StoredLesson lesson, String session, SseEmitter emitter, Executor senders) {
         this.coach = coach;
         this.lesson = lesson;
+        this.session = session;
         this.emitter = emitter;
         this.senders = senders;
     }
 
-    UUID coach() {
+    Account coach() {
         return coach;
     }
 
     UUID lesson() {
-        return lesson;
+        return lesson.id();
+    }
+
+    UUID student() {
+        return lesson.studentId();
+    }
+
+    /** By which it is signed in. */
+    String session() {
+        return session;
     }
 
     /** The state it was told last; null for none. */

@@ -30,9 +30,10 @@ import org.springframework.web.socket.server.standard.ServletServerContainerFact
 class PlateSocket implements WebSocketConfigurer {
 
     private static final String PATH = "/plate/socket";
-    private static final String COACH = "coach";
+    private static final String TOKEN = "token";
     private static final int LONGEST_MESSAGE = 128 * 1024;
     private static final long SILENT_MS = 60_000;
+    private static final long ASKED_AGAIN_MS = 1_000;
     private static final int LONGEST_REASON = 110;
 
     private final Plates plates;
@@ -64,11 +65,10 @@ class PlateSocket implements WebSocketConfigurer {
                 ServerHttpResponse response,
                 WebSocketHandler handler,
                 Map<String, Object> attributes) {
-            Optional<UUID> coach =
-                    PlateController.coachOf(tokens, request.getHeaders().getFirst(HttpHeaders.AUTHORIZATION));
-            coach.ifPresent(id -> attributes.put(COACH, id));
-            if (coach.isEmpty()) response.setStatusCode(HttpStatus.UNAUTHORIZED);
-            return coach.isPresent();
+            Asked asked = new Asked(request.getHeaders().getFirst(HttpHeaders.AUTHORIZATION));
+            attributes.put(TOKEN, asked);
+            if (asked.coach().isEmpty()) response.setStatusCode(HttpStatus.UNAUTHORIZED);
+            return asked.coach().isPresent();
         }
 
         @Override
@@ -78,11 +78,36 @@ class PlateSocket implements WebSocketConfigurer {
         }
     }
 
+    /** Whose token a socket came with; asked again while it sends, for a new token ends the old one. */
+    private final class Asked {
+        private final String authorization;
+        private Optional<UUID> coach = Optional.empty();
+        private long at;
+
+        Asked(String authorization) {
+            this.authorization = authorization;
+        }
+
+        synchronized Optional<UUID> coach() {
+            long now = System.nanoTime() / 1_000_000;
+            if (coach.isEmpty() || now - at > ASKED_AGAIN_MS) {
+                coach = PlateController.coachOf(tokens, authorization);
+                at = now;
+            }
+            return coach;
+        }
+    }
+
     private final class Lines extends TextWebSocketHandler {
         @Override
         protected void handleTextMessage(WebSocketSession session, TextMessage message) throws IOException {
+            Optional<UUID> coach = ((Asked) session.getAttributes().get(TOKEN)).coach();
+            if (coach.isEmpty()) {
+                session.close(CloseStatus.POLICY_VIOLATION.withReason("This token is not known any more."));
+                return;
+            }
             try {
-                plates.take((UUID) session.getAttributes().get(COACH), message.getPayload());
+                plates.take(coach.get(), message.getPayload());
             } catch (IllegalArgumentException wrong) {
                 String why = wrong.getMessage();
                 session.close(CloseStatus.NOT_ACCEPTABLE.withReason(

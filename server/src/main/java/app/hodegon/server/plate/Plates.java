@@ -4,6 +4,7 @@ import app.hodegon.core.motion.Cell;
 import app.hodegon.core.motion.Foot;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.server.account.Account;
+import app.hodegon.server.account.SignIns;
 import app.hodegon.server.http.Failure;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
@@ -12,6 +13,8 @@ import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.trace.Swings;
 import app.hodegon.server.trace.Swings.SwingsChanged;
+import app.hodegon.server.zone.Today;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -42,6 +45,9 @@ public class Plates implements SmartLifecycle {
     /** Without a line for so long a plate is gone, ms. */
     private static final long SILENT = 2_500;
 
+    /** A page that went may come again within so long, ms; then the lesson stops listening. */
+    private static final long PAGE_RETURNS = 10_000;
+
     private static final int SENDERS = 4;
 
     private final Map<UUID, Desk> desks = new ConcurrentHashMap<>();
@@ -50,27 +56,41 @@ public class Plates implements SmartLifecycle {
     private final Swings swings;
     private final Lessons lessons;
     private final Students students;
+    private final SignIns signIns;
+    private final Today today;
     private final JsonMapper json;
     private volatile boolean running;
 
-    Plates(Swings swings, Lessons lessons, Students students, JsonMapper json) {
+    Plates(Swings swings, Lessons lessons, Students students, SignIns signIns, Today today, JsonMapper json) {
         this.swings = swings;
         this.lessons = lessons;
         this.students = students;
+        this.signIns = signIns;
+        this.today = today;
         this.json = json;
     }
 
-    /** A lesson that listens. */
-    private record Listening(UUID lesson, Stage stage, Handedness hand) {}
+    /**
+     * A lesson that listens.
+     *
+     * @param coach who asked it to; asked for again at every swing
+     * @param on the coach's day when it began, with which it ends
+     */
+    private record Listening(Account coach, UUID lesson, UUID student, Stage stage, Handedness hand, LocalDate on) {}
 
-    /** What stands at one coach's teaching place. Guarded by itself. */
+    /** What stands at one coach's teaching place. Guarded by itself, but for what pages are shown: they never wait. */
     private static final class Desk {
         private final PlateFeed feed = new PlateFeed();
-        private Listening listening;
-        private long heardOf;
         private String problem;
         private boolean unstored;
+        private volatile Listening listening;
+        private volatile long heardOf;
+        private volatile long watchedAt;
+        private volatile Shown shown = new Shown(null, 0, 0, null, new double[0]);
     }
+
+    /** A desk at one instant. */
+    private record Shown(String plate, double rate, long lost, String problem, double[] loads) {}
 
     /**
      * @param listening the lesson that hears the swings; null for none
@@ -87,34 +107,55 @@ public class Plates implements SmartLifecycle {
         return desks.computeIfAbsent(coach, c -> new Desk());
     }
 
-    /** A page looks at a lesson, which from now on hears the coach's plate. */
-    SseEmitter listen(Account coach, UUID lessonId, Stage stage) {
+    /**
+     * A page looks at a lesson, which from now on hears the coach's plate.
+     *
+     * @param session by which the page is signed in
+     */
+    SseEmitter listen(Account coach, UUID lessonId, Stage stage, String session) {
         StoredLesson lesson = lessons.ofCoach(coach, lessonId);
         Handedness hand = students.byId(lesson.studentId()).hand();
         SseEmitter emitter = new SseEmitter(PAGE_LIVES);
-        PlatePage page = new PlatePage(coach.id(), lessonId, emitter, senders);
+        PlatePage page = new PlatePage(coach, lesson, session, emitter, senders);
         emitter.onCompletion(() -> pages.remove(page));
         emitter.onTimeout(page::close);
         pages.add(page);
         Desk desk = desk(coach.id());
         synchronized (desk) {
-            desk.listening = new Listening(lessonId, stage, hand);
+            desk.listening = new Listening(coach, lessonId, lesson.studentId(), stage, hand, today.ofCoach(coach.id()));
+            desk.watchedAt = now();
             desk.feed.stands(hand);
-            page.tell(state(desk));
+            show(desk);
         }
+        page.tell(state(desk));
         return emitter;
     }
 
-    private static PlateState state(Desk desk) {
-        boolean connected = System.nanoTime() / 1_000_000 - desk.heardOf < SILENT && desk.heardOf != 0;
-        return new PlateState(
-                connected,
+    private static long now() {
+        return System.nanoTime() / 1_000_000;
+    }
+
+    private static void show(Desk desk) {
+        desk.shown = new Shown(
                 desk.feed.header().map(PlateHeader::plate).orElse(null),
                 desk.feed.header().map(PlateHeader::rate).orElse(0.0),
                 desk.feed.lost(),
-                desk.listening == null ? null : desk.listening.lesson(),
-                desk.listening == null ? null : desk.listening.stage().id(),
-                desk.unstored ? "The last swing could not be stored." : desk.problem);
+                desk.unstored ? "The last swing could not be stored." : desk.problem,
+                desk.feed.last());
+    }
+
+    private static PlateState state(Desk desk) {
+        boolean connected = now() - desk.heardOf < SILENT && desk.heardOf != 0;
+        Shown shown = desk.shown;
+        Listening listening = desk.listening;
+        return new PlateState(
+                connected,
+                shown.plate(),
+                shown.rate(),
+                shown.lost(),
+                listening == null ? null : listening.lesson(),
+                listening == null ? null : listening.stage().id(),
+                shown.problem());
     }
 
     /**
@@ -125,12 +166,13 @@ public class Plates implements SmartLifecycle {
     public void take(UUID coach, String lines) {
         Desk desk = desk(coach);
         synchronized (desk) {
-            desk.heardOf = System.nanoTime() / 1_000_000;
+            desk.heardOf = now();
             try {
                 for (String line : lines.split("\n")) {
                     if (!line.isBlank()) {
                         desk.feed.take(json.readTree(line)).ifPresent(heard -> store(desk, heard));
                     }
+                    desk.heardOf = now();
                 }
                 desk.problem = null;
             } catch (JacksonException unreadable) {
@@ -139,17 +181,28 @@ public class Plates implements SmartLifecycle {
             } catch (IllegalArgumentException wrong) {
                 desk.problem = "The stream is not understood: " + wrong.getMessage();
                 throw wrong;
+            } finally {
+                show(desk);
             }
         }
     }
 
     private void store(Desk desk, PlateFeed.Heard heard) {
         Listening listening = desk.listening;
-        if (listening == null) return;
+        if (listening == null || !goesOn(desk, listening)) {
+            desk.listening = null;
+            return;
+        }
         String plate = desk.feed.header().map(PlateHeader::plate).orElse("plate");
         try {
             swings.heard(
-                    listening.lesson(), listening.stage(), plate, heard.cut().trace(), heard.told());
+                    listening.coach(),
+                    listening.lesson(),
+                    listening.stage(),
+                    plate,
+                    heard.cut().trace(),
+                    heard.told());
+            desk.unstored = false;
         } catch (NotFound gone) {
             desk.listening = null;
         } catch (RuntimeException failed) {
@@ -158,10 +211,23 @@ public class Plates implements SmartLifecycle {
         }
     }
 
+    /** Whether a page still looks, or looked just now, on the day when the lesson began to listen. */
+    private boolean goesOn(Desk desk, Listening listening) {
+        return now() - desk.watchedAt < PAGE_RETURNS
+                && today.ofCoach(listening.coach().id()).equals(listening.on());
+    }
+
     Optional<UUID> listening(UUID coach) {
-        Desk desk = desk(coach);
-        synchronized (desk) {
-            return Optional.ofNullable(desk.listening).map(Listening::lesson);
+        return Optional.ofNullable(desk(coach).listening).map(Listening::lesson);
+    }
+
+    /** Pages of whoever was signed out, or may no longer see the student, hear no more. */
+    @Scheduled(fixedDelay = 2_000)
+    void ask() {
+        for (PlatePage page : pages) {
+            if (signIns.goesOn(page.session()) && students.mayTeach(page.coach(), page.student())) continue;
+            pages.remove(page);
+            page.close();
         }
     }
 
@@ -178,13 +244,10 @@ public class Plates implements SmartLifecycle {
     @Scheduled(fixedRate = 100)
     void look() {
         for (PlatePage page : pages) {
-            Desk desk = desk(page.coach());
-            PlateState state;
-            double[] loads;
-            synchronized (desk) {
-                state = state(desk);
-                loads = state.connected() ? desk.feed.last() : new double[0];
-            }
+            Desk desk = desk(page.coach().id());
+            PlateState state = state(desk);
+            double[] loads = state.connected() ? desk.shown.loads() : new double[0];
+            if (page.lesson().equals(state.listening())) desk.watchedAt = now();
             if (!state.equals(page.told())) page.tell(state);
             if (page.lesson().equals(state.listening())) now(loads).ifPresent(page::tell);
         }

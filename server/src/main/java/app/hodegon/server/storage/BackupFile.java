@@ -69,7 +69,7 @@ public final class BackupFile {
      * @return how much was read, in words
      */
     static String check(Path zip) throws IOException {
-        Path folder = Files.createTempDirectory("hodegon-backup");
+        Path folder = roomy(zip.toAbsolutePath().getParent());
         try {
             return unpack(zip, folder);
         } finally {
@@ -77,6 +77,14 @@ public final class BackupFile {
                 for (Path file : files.sorted(Comparator.reverseOrder()).toList()) Files.delete(file);
             }
         }
+    }
+
+    /** A folder to unpack into: where the system has such folders, or beside the backup if more room is there. */
+    private static Path roomy(Path beside) throws IOException {
+        Path usual = Files.createTempDirectory("hodegon-backup");
+        if (usual.toFile().getUsableSpace() >= beside.toFile().getUsableSpace()) return usual;
+        Files.delete(usual);
+        return Files.createTempDirectory(beside, ".hodegon-backup");
     }
 
     /** Unpacks a backup into a folder, opens it there and reads every row of it. */

@@ -19,7 +19,7 @@ import java.util.stream.Stream;
 
 /**
  * The folder an installation lives in, looked at before it is used: a database that is gone, emptied, cut or not to be
- * written is refused, never begun anew.
+ * written is refused, never begun anew, and one of an earlier version is brought up.
  */
 public record DataFolder(Path path) {
 
@@ -33,7 +33,7 @@ public record DataFolder(Path path) {
     public static final class Refused extends RuntimeException {
         private static final long serialVersionUID = 1;
 
-        Refused(String message) {
+        public Refused(String message) {
             super(message);
         }
     }
@@ -73,7 +73,7 @@ public record DataFolder(Path path) {
     }
 
     /**
-     * Makes the folder if it is not there, and sees that it can be used.
+     * Makes the folder if it is not there, and sees that it can be used; a database of an earlier version is brought up.
      *
      * @throws Refused if it cannot
      * @throws InUse if another process has the database open
@@ -113,8 +113,10 @@ public record DataFolder(Path path) {
             throw new Refused("The database " + database() + " may not be written: allow it with chmod u+w.");
         }
         long beat;
+        Upgrade.Written written;
         try (Connection store = DriverManager.getConnection(url(";ACCESS_MODE_DATA=r"), "sa", "")) {
             beat = beat(store);
+            written = Upgrade.Written.by(store);
         } catch (SQLException broken) {
             if (isInUse(broken)) throw new InUse();
             throw new Refused("The database " + database() + " is damaged and cannot be opened." + restore());
@@ -123,6 +125,7 @@ public record DataFolder(Path path) {
             throw new Refused("The database " + database() + " is older than what was stored here last: it was cut or"
                     + " replaced." + restore());
         }
+        new Upgrade(this).from(written);
     }
 
     private String header() throws IOException {

@@ -48,6 +48,12 @@ public class Installation implements SmartLifecycle {
         }
     }
 
+    /** The version of the program. */
+    static String program() {
+        String version = Installation.class.getPackage().getImplementationVersion();
+        return version == null ? "a version that was not packaged" : version;
+    }
+
     /** The number of the last migration. */
     public String schema() {
         return repository.schema();
@@ -57,7 +63,7 @@ public class Installation implements SmartLifecycle {
     public void start() {
         running = true;
         if (repository.isFile()) lockUp();
-        beat();
+        beat(true);
     }
 
     private void lockUp() {
@@ -81,10 +87,17 @@ public class Installation implements SmartLifecycle {
 
     @Scheduled(fixedDelay = 5, initialDelay = 5, timeUnit = TimeUnit.MINUTES)
     void beat() {
+        beat(false);
+    }
+
+    private void beat(boolean first) {
         if (!repository.isFile() || disk.isFull()) return;
         try {
             // In this order: a kill in between leaves the database ahead of what is remembered.
-            Long beat = transaction.execute(status -> repository.beat());
+            Long beat = transaction.execute(status -> {
+                if (first) repository.usedBy(program());
+                return repository.beat();
+            });
             folder.remember(beat);
         } catch (RuntimeException fullOrBroken) {
             LOG.warn(

@@ -23,6 +23,11 @@ class InstallationRepository {
         return db.select(INSTALLATION.BEAT).from(INSTALLATION).fetchOne(INSTALLATION.BEAT);
     }
 
+    /** Writes down which version of the program uses the database. */
+    void usedBy(String program) {
+        db.update(INSTALLATION).set(INSTALLATION.PROGRAM, program).execute();
+    }
+
     boolean answers() {
         return db.selectOne().fetchOne().value1() == 1;
     }

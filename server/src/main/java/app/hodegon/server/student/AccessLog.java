@@ -36,7 +36,11 @@ class AccessLog implements HandlerInterceptor {
     /** A coach makes use of a grant in the present request. */
     void used(UUID coach, UUID student) {
         RequestAttributes request = RequestContextHolder.getRequestAttributes();
-        if (request == null) return;
+        if (request == null) {
+            // Nothing is used outside a request but a lesson that hears a plate.
+            standIns.note(coach, student, "changed", "lesson");
+            return;
+        }
         @SuppressWarnings("unchecked")
         Set<Use> uses = (Set<Use>) request.getAttribute(USED, RequestAttributes.SCOPE_REQUEST);
         if (uses == null) {
@@ -72,6 +76,7 @@ class AccessLog implements HandlerInterceptor {
         places.put("/shot-files", "balls");
         places.put("/bay", "balls");
         places.put("/lessons", "lesson");
+        places.put("/plate", "lesson");
         places.put("/thread", "progress");
         places.put("/compare", "progress");
         places.put("/notes", "notes");

@@ -44,6 +44,7 @@ class StudentController {
      * @param adult which adult knows that a junior practises; null while not said
      * @param version to be named when it is changed
      * @param coachId whose student it is
+     * @param own whether the coach who asks may do with it what its coach may
      */
     record StudentView(
             @NotNull UUID id,
@@ -51,9 +52,10 @@ class StudentController {
             @NotNull StudentEntry profile,
             String adult,
             @NotNull int version,
-            @NotNull UUID coachId) {
+            @NotNull UUID coachId,
+            @NotNull boolean own) {
 
-        static StudentView of(StoredStudent student) {
+        static StudentView of(StoredStudent student, boolean own) {
             return new StudentView(
                     student.id(),
                     student.signedUp(),
@@ -61,8 +63,13 @@ class StudentController {
                             student.name(), student.complaint(), student.units(), student.profile(), student.figure()),
                     student.adult().orElse(null),
                     student.version(),
-                    student.coachId());
+                    student.coachId(),
+                    own);
         }
+    }
+
+    private StudentView view(Account coach, StoredStudent student) {
+        return StudentView.of(student, students.isOwn(coach, student));
     }
 
     /**
@@ -86,12 +93,12 @@ class StudentController {
     @PostMapping("/students")
     @ResponseStatus(HttpStatus.CREATED)
     StudentView add(@AuthenticationPrincipal Account coach, @Valid @RequestBody StudentEntry entry) {
-        return StudentView.of(students.add(coach, entry));
+        return view(coach, students.add(coach, entry));
     }
 
     @GetMapping("/students/{id}")
     StudentView get(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        return StudentView.of(students.ofCoach(coach, id));
+        return view(coach, students.ofCoach(coach, id));
     }
 
     @PutMapping("/students/{id}")
@@ -100,7 +107,7 @@ class StudentController {
             @PathVariable UUID id,
             @RequestHeader(name = HttpHeaders.IF_MATCH, required = false) String seen,
             @Valid @RequestBody StudentEntry entry) {
-        return StudentView.of(students.update(coach, id, Stale.version(seen), entry));
+        return view(coach, students.update(coach, id, Stale.version(seen), entry));
     }
 
     record StandInEntry(@NotNull UUID coachId, @NotNull LocalDate until) {}

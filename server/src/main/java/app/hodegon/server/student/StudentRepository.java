@@ -221,6 +221,13 @@ class StudentRepository {
                 .fetch(STUDENT.ID);
     }
 
+    List<UUID> ofCoaches(List<UUID> coaches) {
+        return db.select(STUDENT.ID)
+                .from(STUDENT)
+                .where(STUDENT.COACH_ID.in(coaches))
+                .fetch(STUDENT.ID);
+    }
+
     void move(UUID student, UUID toCoach) {
         db.update(STUDENT)
                 .set(STUDENT.COACH_ID, toCoach)
@@ -249,9 +256,13 @@ class StudentRepository {
                 .fetchOptional(STUDENT.ACCOUNT_ID);
     }
 
+    void endInvitation(UUID student) {
+        db.deleteFrom(INVITATION).where(INVITATION.STUDENT_ID.eq(student)).execute();
+    }
+
     /** Replaces any earlier invitation of this student. */
     void invite(UUID student, String tokenHash, OffsetDateTime expires) {
-        db.deleteFrom(INVITATION).where(INVITATION.STUDENT_ID.eq(student)).execute();
+        endInvitation(student);
         db.insertInto(INVITATION)
                 .set(INVITATION.TOKEN_HASH, tokenHash)
                 .set(INVITATION.STUDENT_ID, student)

@@ -2,6 +2,7 @@ package app.hodegon.server.student;
 
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.Accounts;
+import app.hodegon.server.account.Coach;
 import app.hodegon.server.account.Tokens;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
@@ -63,7 +64,7 @@ public class Students {
     }
 
     private boolean teaches(Account coach, StoredStudent student) {
-        if (student.coachId().equals(coach.id())) return true;
+        if (isOwn(coach, student)) return true;
         if (!standIns.standsIn(coach.id(), student.id(), today.ofCoach(coach.id()))) return false;
         accesses.used(coach.id(), student.id());
         return true;
@@ -80,9 +81,19 @@ public class Students {
      * @throws NotFound if there is no such student
      */
     public StoredStudent own(Account coach, UUID id) {
-        return students.byId(id)
-                .filter(s -> s.coachId().equals(coach.id()))
-                .orElseThrow(() -> new NotFound("student of your own"));
+        return students.byId(id).filter(s -> isOwn(coach, s)).orElseThrow(() -> new NotFound("student of your own"));
+    }
+
+    /** The owner of the house sees to the students of whoever left. */
+    boolean isOwn(Account coach, StoredStudent student) {
+        return student.coachId().equals(coach.id()) || accounts.hasLeft(student.coachId()) && accounts.isOwner(coach);
+    }
+
+    /** The same outside a request, for what goes on by itself: nothing is put on record. */
+    public boolean mayTeach(Account coach, UUID student) {
+        return students.byId(student)
+                .filter(s -> isOwn(coach, s) || standIns.standsIn(coach.id(), student, today.ofCoach(coach.id())))
+                .isPresent();
     }
 
     /** A student whom this coach may teach, for a change: writers wait for each other until the transaction ends. */
@@ -98,14 +109,20 @@ public class Students {
         students.lock(id);
     }
 
-    /** Students of other coaches for whom this one stands in today. */
+    /** Students of other coaches whom this one teaches today: as a stand-in, or as the owner after a coach left. */
     public Set<UUID> standingInFor(UUID coach) {
-        return standIns.students(coach, today.ofCoach(coach));
+        Set<UUID> all = standIns.students(coach, today.ofCoach(coach));
+        if (accounts.coach(coach).filter(Coach::owner).isPresent()) {
+            all.addAll(students.ofCoaches(accounts.left()));
+        }
+        return all;
     }
 
     /** The coaches of those students. */
     public Set<UUID> standingInForCoaches(UUID coach) {
-        return standIns.coaches(coach, today.ofCoach(coach));
+        Set<UUID> all = standIns.coaches(coach, today.ofCoach(coach));
+        if (accounts.coach(coach).filter(Coach::owner).isPresent()) all.addAll(accounts.left());
+        return all;
     }
 
     List<StandIn> standIns(Account coach, UUID id) {
@@ -119,7 +136,7 @@ public class Students {
         own(coach, id);
         LocalDate now = today.ofCoach(coach.id());
         if (other.equals(coach.id())) throw new Invalid("coachId", "This is your own student.");
-        accounts.coach(other).orElseThrow(() -> new NotFound("coach in this house"));
+        accounts.lockCoach(other);
         if (until.isBefore(now) || until.isAfter(now.plus(LONGEST_STAND_IN))) {
             throw new Invalid("until", "The day must lie between today and a year from now.");
         }
@@ -140,10 +157,15 @@ public class Students {
         return standIns.accesses(id);
     }
 
-    /** Gives a student to another coach, with all that belongs to it; nobody stands in for the new coach. */
+    /**
+     * Gives a student to another coach, with all that belongs to it; nobody stands in for the new coach, and what the
+     * earlier one made to open the student's account opens it no more.
+     */
     @Transactional(propagation = Propagation.MANDATORY)
     public void move(UUID id, UUID toCoach) {
         standIns.endAll(id);
+        students.endInvitation(id);
+        students.accountOf(id).ifPresent(accounts::endLinks);
         students.move(id, toCoach);
     }
 
@@ -181,6 +203,7 @@ public class Students {
 
     @Transactional
     public StoredStudent add(Account coach, StudentEntry entry) {
+        accounts.lockCoach(coach.id());
         UUID id = students.add(
                 coach.id(),
                 entry.name().strip(),
@@ -194,7 +217,7 @@ public class Students {
     @Transactional
     StoredStudent update(Account coach, UUID id, int seen, StudentEntry entry) {
         StoredStudent now = toChange(coach, id);
-        if (now.version() != seen) throw new Stale(StudentController.StudentView.of(now));
+        if (now.version() != seen) throw new Stale(StudentController.StudentView.of(now, isOwn(coach, now)));
         students.update(
                 id, entry.name().strip(), entry.complaint().strip(), entry.units(), entry.profile(), entry.figure());
         return ofCoach(coach, id);

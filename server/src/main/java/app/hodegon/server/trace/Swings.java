@@ -78,11 +78,16 @@ public class Swings {
     /** Something about a lesson's swings is another than it was. */
     public record SwingsChanged(UUID lesson) {}
 
-    /** Stores a swing that was just heard; the caller has made sure that the lesson may be changed. */
+    /**
+     * Stores a swing that was just heard.
+     *
+     * @throws NotFound if this coach may not change the lesson, or no longer
+     */
     @Transactional
-    public void heard(UUID lessonId, Stage stage, String device, Trace trace, List<Moment> told) {
+    public void heard(Account coach, UUID lessonId, Stage stage, String device, Trace trace, List<Moment> told) {
+        StoredLesson lesson = lessons.toChange(coach, lessonId);
         room(lessonId, 1);
-        add(lessons.byId(lessonId), stage, new Arrival("heard", null, device), trace, told);
+        add(lesson, stage, new Arrival("heard", null, device), trace, told);
         events.publishEvent(new SwingsChanged(lessonId));
     }
 

@@ -107,6 +107,19 @@ class OperatorTest {
     }
 
     @Test
+    void anOwnerIsNamed() throws Exception {
+        Path data = data("data");
+        sql(data, "update account set owner = null");
+        assertThat(run("owner", "--data", data.toString(), "--email", "C@x.example"))
+                .as(said.toString())
+                .isZero();
+        assertThat(said.toString()).contains("Coach owns the house now");
+        assertThat(run("owner", "--data", data.toString(), "--email", "nobody@x.example"))
+                .isEqualTo(1);
+        assertThat(said.toString()).contains("no coach");
+    }
+
+    @Test
     void whatIsMissingIsNamed() {
         assertThat(run("backup", "--data", folder.toString())).isEqualTo(1);
         assertThat(said.toString()).contains("--to is missing");
