@@ -188,6 +188,7 @@ describe("what a student sent", () => {
     signedUp: true,
     version: 0,
     coachId: "c",
+    own: true,
     profile: {
       name: "Ferris Dunmore",
       handedness: "right",

@@ -23,13 +23,13 @@ import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
 import { dose } from "./dose";
 import type { PlanWork } from "./usePlanTerms";
 
-export type Chosen = { date: string; fault: string };
+export type Chosen = { date: string; fault: string; rung: string };
 
 /** The main block chosen on the staircase. */
 export function chosenBlock(stored: StoredPlan, chosen: Chosen | undefined): PlanBlock | undefined {
   return stored.plan.days
     .find((d) => d.date === chosen?.date)
-    ?.blocks.find((b) => b.kind === "main" && b.fault === chosen?.fault);
+    ?.blocks.find((b) => b.kind === "main" && b.fault === chosen?.fault && b.rung === chosen?.rung);
 }
 
 /** The practice day before or after this one, today or later. */

@@ -61,8 +61,8 @@ export function StairBlock({
     );
   }
   const { stored, work, chosen, onChoose, focusRef } = edit;
-  const isChosen = chosen?.date === tread.date && chosen.fault === tread.fault;
-  const at = { date: tread.date, fault: tread.fault };
+  const isChosen = chosen?.date === tread.date && chosen.fault === tread.fault && chosen.rung === tread.rung;
+  const at = { date: tread.date, fault: tread.fault, rung: tread.rung };
   const block = chosenBlock(stored, at);
   const move = (to: string | undefined) => {
     if (!block || !to || to === tread.date) return;

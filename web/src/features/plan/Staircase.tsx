@@ -155,7 +155,12 @@ export function Staircase({
                 fill={fill}
                 stroke={second ? "var(--trail)" : "var(--lead)"}
                 strokeWidth={
-                  shown === t.date || (edit?.chosen?.date === t.date && edit.chosen.fault === t.fault) ? 4 : 2
+                  shown === t.date ||
+                  (edit?.chosen?.date === t.date &&
+                    edit.chosen.fault === t.fault &&
+                    edit.chosen.rung === t.rung)
+                    ? 4
+                    : 2
                 }
                 strokeDasharray={second ? "4 3" : undefined}
               />

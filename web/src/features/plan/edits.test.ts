@@ -36,7 +36,9 @@ describe("a coach's edits", () => {
 
   it("move a block: the first day does without it, the other keeps it", () => {
     const there = moved(TERMS, "2026-12-02", feel, "2026-12-05");
-    expect(editsOf(there).dropped).toEqual([{ date: "2026-12-02", fault: "sway", kind: "main" }]);
+    expect(editsOf(there).dropped).toEqual([
+      { date: "2026-12-02", fault: "sway", rung: "feel", kind: "main" },
+    ]);
     expect(editsOf(there).locked.map((l) => l.date)).toEqual(["2026-12-05"]);
     const back = moved(there, "2026-12-05", feel, "2026-12-02");
     expect(editsOf(back).dropped.map((d) => d.date)).toEqual(["2026-12-05"]);

@@ -19,8 +19,13 @@ const withEdits = (terms: Terms, edits: Partial<Edits>): Terms => ({
   edits: { ...editsOf(terms), ...edits },
 });
 
-type At = { date: string; fault: string; kind: string };
-const same = (a: At, b: At) => a.date === b.date && a.fault === b.fault && a.kind === b.kind;
+/** A day may hold several blocks of one fault: its rung tells which is meant; without one, as once stored, each is. */
+type At = { date: string; fault: string; kind: string; rung?: string };
+const same = (a: At, b: At) =>
+  a.date === b.date &&
+  a.fault === b.fault &&
+  a.kind === b.kind &&
+  (!a.rung || !b.rung || a.rung === b.rung);
 
 /** The block stays on this day with so many sets. */
 export function locked(terms: Terms, date: string, block: PlanBlock, sets = block.sets): Terms {
@@ -41,10 +46,10 @@ export function unlocked(terms: Terms, date: string, block: PlanBlock): Terms {
 
 /** The day goes without this block. */
 export function dropped(terms: Terms, date: string, block: PlanBlock): Terms {
-  const { fault, kind } = block;
+  const { fault, rung, kind } = block;
   const open = unlocked(terms, date, block);
   const edits = editsOf(open);
-  const entry = { date, fault, kind };
+  const entry = { date, fault, rung, kind };
   return withEdits(open, { dropped: [...edits.dropped.filter((d) => !same(d, entry)), entry] });
 }
 

@@ -2,8 +2,6 @@ package app.hodegon.e2e;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
-import com.deque.html.axecore.args.AxeRunOptions;
-import com.deque.html.axecore.playwright.AxeBuilder;
 import com.microsoft.playwright.Page;
 import com.microsoft.playwright.options.LoadState;
 import java.nio.file.Path;
@@ -128,19 +126,8 @@ class ReachTest {
     private void findings(Page page, String where) {
         String theme = THEMES.get(looks++ % THEMES.size());
         page.evaluate("(theme) => (document.documentElement.dataset.theme = theme)", theme);
-        new AxeBuilder(page)
-                .setLegacyMode(true)
-                .options(violations())
-                .analyze()
-                .getViolations()
+        Browser.violations(page)
                 .forEach(v -> wrong.add(where + " in " + theme + ": " + v.getId() + " "
                         + v.getNodes().stream().map(n -> n.getHtml()).limit(2).toList()));
-    }
-
-    /** What is right need not be listed. */
-    private static AxeRunOptions violations() {
-        AxeRunOptions options = new AxeRunOptions();
-        options.setResultTypes(List.of("violations"));
-        return options;
     }
 }

@@ -4,6 +4,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Kind;
 import java.time.LocalDate;
+import java.util.Comparator;
 import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
@@ -61,7 +62,12 @@ public record Edits(
         }
     }
 
-    public record Dropped(LocalDate date, Fault fault, Kind kind) {}
+    /**
+     * A block taken out of a day.
+     *
+     * @param rung which of the day's blocks of that kind; empty for each of them, as it was once stored
+     */
+    public record Dropped(LocalDate date, Fault fault, Optional<Rung> rung, Kind kind) {}
 
     /** With the standard gates. */
     public Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
@@ -77,11 +83,11 @@ public record Edits(
         ahead = Set.copyOf(ahead);
         proposed = Set.copyOf(proposed);
         long places = locked.stream()
-                .map(l -> List.of(l.date(), l.fault(), l.kind()))
+                .map(l -> List.of(l.date(), l.fault(), l.rung(), l.kind()))
                 .distinct()
                 .count();
         if (places < locked.size()) {
-            throw new IllegalArgumentException("Two locked blocks of one kind and fault stand on the same day.");
+            throw new IllegalArgumentException("Two locked blocks of one kind, fault and rung stand on the same day.");
         }
     }
 
@@ -129,14 +135,23 @@ public record Edits(
         return new Edits(locked, dropped, chosen, steps, shortSets, ahead, gates, proposed);
     }
 
-    Optional<Locked> locked(LocalDate date, Fault fault, Kind kind) {
-        if (locked.isEmpty()) return Optional.empty();
+    /** The lowest rung first. */
+    List<Locked> locked(LocalDate date, Fault fault, Kind kind) {
+        if (locked.isEmpty()) return List.of();
         return locked.stream()
                 .filter(l -> l.date().equals(date) && l.fault() == fault && l.kind() == kind)
-                .findFirst();
+                .sorted(Comparator.comparing(Locked::rung))
+                .toList();
     }
 
-    boolean dropped(LocalDate date, Fault fault, Kind kind) {
-        return !dropped.isEmpty() && dropped.contains(new Dropped(date, fault, kind));
+    boolean dropped(LocalDate date, Fault fault, Rung rung, Kind kind) {
+        return !dropped.isEmpty()
+                && (dropped.contains(new Dropped(date, fault, Optional.of(rung), kind))
+                        || dropped.contains(new Dropped(date, fault, Optional.empty(), kind)));
+    }
+
+    /** Whether the coach took anything out of that day. */
+    boolean thinned(LocalDate date) {
+        return dropped.stream().anyMatch(d -> d.date().equals(date));
     }
 }

@@ -136,14 +136,39 @@ final class Layout {
             for (int i = 0; i < climbs.size(); i++) {
                 Climb climb = climbs.get(i);
                 Fault fault = routes.get(i).fault();
-                request.edits()
-                        .locked(date, fault, Kind.MAIN)
+                Optional<Step> usual = climb.stepAt(slot.place())
+                        .filter(step -> !climb.keepsUp(step) || climb.keepUpIsDue(dayNumber))
+                        .filter(step -> !request.edits().dropped(date, fault, step.rung(), Kind.MAIN));
+                List<Locked> locked = request.edits().locked(date, fault, Kind.MAIN);
+                locked.stream()
+                        .filter(l -> usual.isEmpty() || !isFirstBalls(climb, l))
+                        .findFirst()
                         .map(l -> asked(climb, l))
-                        .or(() -> climb.stepAt(slot.place())
-                                .filter(step -> !climb.keepsUp(step) || climb.keepUpIsDue(dayNumber)))
-                        .filter(step -> !request.edits().dropped(date, fault, Kind.MAIN))
+                        .or(() -> usual)
                         .ifPresent(step -> works.add(new Work(climb, step, drill(step), dose(step, slot.place()))));
             }
+        }
+
+        /** Whether this is the day's few balls beside its main block, and not that block. */
+        private boolean isFirstBalls(Climb climb, Locked locked) {
+            return climb.firstBalls(slot.place())
+                    .filter(s -> s.rung() == locked.rung() && s.drill().equals(locked.drill()))
+                    .isPresent();
+        }
+
+        /** What the coach keeps on this day beside its main blocks. */
+        private List<Block> besides() {
+            return works.stream()
+                    .flatMap(w -> request.edits().locked(date, w.fault(), Kind.MAIN).stream()
+                            .filter(l -> l.rung() != w.step().rung())
+                            .map(l -> asAsked(asked(w.climb(), l), l)))
+                    .toList();
+        }
+
+        private Block asAsked(Step step, Locked locked) {
+            Dose dose = dose(step, slot.place());
+            return dose.block(dose.asAsked(locked.sets(), locked.repsPerSet()), step, Kind.MAIN, cue(step))
+                    .keptByCoach();
         }
 
         /** The step of a locked block: the route's own, or one with the coach's drill. */
@@ -155,7 +180,8 @@ final class Layout {
 
         Day day() {
             if (works.isEmpty()) return free();
-            int available = slot.minutes() * 60 - Dose.SET_UP_SECONDS;
+            List<Block> besides = besides();
+            int available = slot.minutes() * 60 - Dose.SET_UP_SECONDS - seconds(besides);
             // The shape of a session: refresher, main block or blocks, one check. What does not fit goes in the order
             // refresher, check; the main block stays.
             Optional<Block> refresher = refresher();
@@ -166,14 +192,15 @@ final class Layout {
             }
             if (available - seconds(checks) < least) checks = List.of();
             int left = available - seconds(refresher.stream().toList()) - seconds(checks);
-            Optional<Block> firstBalls = firstBalls(left - least, refresher);
+            Optional<Block> firstBalls = firstBalls(left - least, refresher, besides);
             left -= seconds(firstBalls.stream().toList());
-            List<Block> mains = mains(left, refresher.isPresent(), firstBalls.isPresent());
+            List<Block> mains = mains(left, refresher.isPresent(), firstBalls.isPresent() || !besides.isEmpty());
             if (mains.isEmpty()) return free();
 
             List<Block> blocks = new ArrayList<>();
             refresher.ifPresent(blocks::add);
             blocks.addAll(mains);
+            blocks.addAll(besides);
             firstBalls.ifPresent(blocks::add);
             blocks.addAll(checks);
             int seconds = Dose.SET_UP_SECONDS + seconds(blocks);
@@ -194,18 +221,17 @@ final class Layout {
         }
 
         private Optional<Block> lockedMain(Work work) {
-            return request.edits().locked(date, work.fault(), Kind.MAIN).map(l -> {
-                Dose dose = work.dose();
-                return dose.block(dose.asAsked(l.sets(), l.repsPerSet()), work.step(), Kind.MAIN, cue(work.step()))
-                        .keptByCoach();
-            });
+            return request.edits().locked(date, work.fault(), Kind.MAIN).stream()
+                    .filter(l -> l.rung() == work.step().rung())
+                    .findFirst()
+                    .map(l -> asAsked(work.step(), l));
         }
 
         private Optional<Block> refresher() {
             Work first = works.get(0);
-            if (request.edits().dropped(date, first.fault(), Kind.REFRESH)) return Optional.empty();
             return first.climb()
                     .refresherBelow(first.step(), slot.place())
+                    .filter(step -> !request.edits().dropped(date, first.fault(), step.rung(), Kind.REFRESH))
                     .filter(step -> drillsWith(List.of(step.drill())) <= MOST_DRILLS_A_DAY)
                     .map(step -> {
                         Dose dose = dose(step, slot.place());
@@ -220,15 +246,16 @@ final class Layout {
         }
 
         /** A few short balls for the first fault, where balls may be hit and its climb has not come to them. */
-        private Optional<Block> firstBalls(int seconds, Optional<Block> refresher) {
+        private Optional<Block> firstBalls(int seconds, Optional<Block> refresher, List<Block> besides) {
             Work first = works.get(0);
             if (request.approach().has(Choice.EARN_THE_BALL)
                     || !slot.place().ballsAllowed()
-                    || first.fault() != routes.get(0).fault()
-                    || lockedMain(first).isPresent()) return Optional.empty();
+                    || first.fault() != routes.get(0).fault()) return Optional.empty();
             List<String> refreshed = refresher.map(Block::drill).stream().toList();
             return first.climb()
                     .firstBalls(slot.place())
+                    .filter(step -> !request.edits().dropped(date, first.fault(), step.rung(), Kind.MAIN))
+                    .filter(step -> besides.stream().noneMatch(b -> b.rung() == step.rung()))
                     .filter(step -> drillsWith(Stream.concat(refreshed.stream(), Stream.of(step.drill()))
                                     .toList())
                             <= MOST_DRILLS_A_DAY)
@@ -247,7 +274,8 @@ final class Layout {
         private List<Block> checks(int available) {
             List<Block> all = works.stream()
                     .filter(w -> w.step().gate().isPresent() && !w.climb().keepsUp(w.step()))
-                    .filter(w -> !request.edits().dropped(date, w.fault(), Kind.CHECK))
+                    .filter(w ->
+                            !request.edits().dropped(date, w.fault(), w.step().rung(), Kind.CHECK))
                     .map(w -> w.dose().block(w.dose().check(), w.step(), Kind.CHECK, cue(w.step())))
                     .toList();
             if (all.size() < 2 || seconds(all) * 2 <= available) return all;

@@ -19,6 +19,7 @@ import java.util.HashSet;
 import java.util.List;
 import java.util.Set;
 import java.util.function.Function;
+import java.util.stream.Collectors;
 
 /** What a coach should know about a plan before handing it over. */
 final class Warnings {
@@ -108,7 +109,12 @@ final class Warnings {
         } else if (days.isEmpty() && !routes.get(0).steps().isEmpty()) {
             warn("days-too-short", "No day has the time or the place for even one set.");
         } else if (days.size() < dates.size() && !days.isEmpty()) {
-            int free = dates.size() - days.size();
+            Set<LocalDate> laid = days.stream().map(Day::date).collect(Collectors.toSet());
+            // What the coach took out needs no explanation.
+            long free = dates.stream()
+                    .filter(d -> !laid.contains(d) && !request.edits().thinned(d))
+                    .count();
+            if (free == 0) return;
             warn(
                     "days-unused",
                     (free == 1 ? "One of the days stays" : free + " of the days stay")

@@ -25,6 +25,7 @@ import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import org.junit.jupiter.api.Test;
 
@@ -99,12 +100,70 @@ class EditsTest {
 
     @Test
     void aDroppedBlockLeavesItsDay() {
-        Plan plan =
-                plan(new Edits(List.of(), Set.of(new Dropped(WEDNESDAY, Fault.SWAY, Kind.MAIN)), Map.of(), Set.of()));
+        Plan plan = plan(new Edits(
+                List.of(),
+                Set.of(new Dropped(WEDNESDAY, Fault.SWAY, Optional.empty(), Kind.MAIN)),
+                Map.of(),
+                Set.of()));
         assertThat(plan.days()).noneMatch(d -> d.date().equals(WEDNESDAY));
-        Plan unchecked =
-                plan(new Edits(List.of(), Set.of(new Dropped(WEDNESDAY, Fault.SWAY, Kind.CHECK)), Map.of(), Set.of()));
+        Plan unchecked = plan(new Edits(
+                List.of(),
+                Set.of(new Dropped(WEDNESDAY, Fault.SWAY, Optional.empty(), Kind.CHECK)),
+                Map.of(),
+                Set.of()));
         assertThat(on(unchecked, WEDNESDAY).blocks()).noneMatch(b -> b.kind() == Kind.CHECK);
+    }
+
+    private static List<Block> mains(Plan plan, LocalDate date) {
+        return on(plan, date).blocks().stream()
+                .filter(b -> b.kind() == Kind.MAIN)
+                .toList();
+    }
+
+    /** A range day has its main block and a few first balls: two blocks of one fault, each edited by itself. */
+    @Test
+    void ofTwoMainBlocksOfADayTheOneThatIsMeantIsChanged() {
+        List<Block> usual = mains(plan(Edits.NONE), SATURDAY);
+        assertThat(usual).hasSize(2);
+        Block main = usual.get(0);
+        Block balls = usual.get(1);
+        assertThat(balls.rung()).isEqualTo(Rung.SHORT);
+
+        List<Block> fewer =
+                mains(plan(lock(locked(SATURDAY, balls.rung(), balls.drill(), balls.sets() + 1))), SATURDAY);
+        assertThat(fewer).extracting(Block::rung).containsExactly(main.rung(), Rung.SHORT);
+        assertThat(fewer.get(1).sets()).isEqualTo(balls.sets() + 1);
+        assertThat(fewer.get(1).locked()).isTrue();
+        assertThat(fewer.get(0).locked()).isFalse();
+
+        List<Block> longer = mains(plan(lock(locked(SATURDAY, main.rung(), main.drill(), main.sets() + 2))), SATURDAY);
+        assertThat(longer.get(0).sets()).isEqualTo(main.sets() + 2);
+        assertThat(longer).hasSize(2);
+
+        Plan without = plan(new Edits(
+                List.of(),
+                Set.of(new Dropped(SATURDAY, Fault.SWAY, Optional.of(balls.rung()), Kind.MAIN)),
+                Map.of(),
+                Set.of()));
+        assertThat(mains(without, SATURDAY)).extracting(Block::rung).containsExactly(main.rung());
+        assertThat(without.warnings()).extracting(Warning::code).doesNotContain("days-unused");
+    }
+
+    @Test
+    void whatTheCoachTookOutIsNotExplained() {
+        Plan usual = plan(Edits.NONE);
+        Plan plan = plan(new Edits(
+                List.of(),
+                Set.of(new Dropped(WEDNESDAY, Fault.SWAY, Optional.empty(), Kind.MAIN)),
+                Map.of(),
+                Set.of()));
+        assertThat(plan.days()).hasSize(usual.days().size() - 1);
+        assertThat(plan.warnings().stream()
+                        .filter(w -> w.code().equals("days-unused"))
+                        .toList())
+                .isEqualTo(usual.warnings().stream()
+                        .filter(w -> w.code().equals("days-unused"))
+                        .toList());
     }
 
     @Test

@@ -24,6 +24,7 @@ import java.util.HashMap;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -103,9 +104,13 @@ public record PlanTerms(
             @NotNull Integer sets,
             @NotNull Integer repsPerSet) {}
 
+    /**
+     * @param rung which of the day's blocks of that kind; null for each of them, as it was once stored
+     */
     public record DroppedEntry(
             @NotNull LocalDate date,
             @NotNull @Size(max = 40) String fault,
+            @Size(max = 20) String rung,
             @NotNull @Size(max = 10) String kind) {}
 
     /**
@@ -261,8 +266,11 @@ public record PlanTerms(
         }
         Set<Dropped> dropped = new HashSet<>();
         edits.dropped()
-                .forEach(d -> dropped.add(
-                        new Dropped(d.date(), fault("edits.dropped", d.fault()), kind("edits.dropped", d.kind()))));
+                .forEach(d -> dropped.add(new Dropped(
+                        d.date(),
+                        fault("edits.dropped", d.fault()),
+                        Optional.ofNullable(d.rung()).map(r -> rung("edits.dropped", r)),
+                        kind("edits.dropped", d.kind()))));
         Map<StepId, String> chosen = new HashMap<>();
         edits.chosen()
                 .forEach(c -> chosen.put(
