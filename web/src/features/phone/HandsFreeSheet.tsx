@@ -1,6 +1,6 @@
 import type { ReactNode } from "react";
 import { Sheet } from "@/ui/Sheet";
-import type { HandsFree } from "./handsFree";
+import { type HandsFree, wish } from "./handsFree";
 import type { Listening } from "./useHandsFree";
 
 const SAID: Record<Listening, string> = {
@@ -38,24 +38,25 @@ export function HandsFreeSheet({
   return (
     <Sheet title="Without hands" open={open} onOpenChange={onOpenChange}>
       <div className="grid gap-1">
-        <Wish on={all.beat} onChange={(beat) => onChange({ ...all, beat })}>
+        <Wish on={all.beat} onChange={(beat) => onChange(wish(all, { beat }))}>
           A beat: start, top, strike, {tempo}
           {own ? ", your own from the lesson" : ", a usual one until yours is measured"}
         </Wish>
         <Wish on={all.tap} onChange={(tap) => onChange({ ...all, tap })}>
           Count a good one by tapping anywhere in the picture
         </Wish>
-        <Wish on={all.sound} onChange={(sound) => onChange({ ...all, sound })}>
+        <Wish on={all.sound} onChange={(sound) => onChange(wish(all, { sound }))}>
           Count a good one by a short sound
         </Wish>
         {sounds && (
-          <Wish on={all.release} onChange={(release) => onChange({ ...all, release })}>
+          <Wish on={all.release} onChange={(release) => onChange(wish(all, { release }))}>
             Time the prop's sound against the strike
           </Wish>
         )}
       </div>
       <p className="text-soft text-sm">
-        The microphone is looked at a moment at a time. Nothing is recorded, kept or sent.
+        The beat and listening do not go together: the phone would count its own beat. The microphone is
+        looked at a moment at a time. Nothing is recorded, kept or sent.
       </p>
       <p role="status">{SAID[listening]}</p>
     </Sheet>

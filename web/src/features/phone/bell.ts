@@ -1,4 +1,9 @@
+import { sounding } from "./ownSounds";
+
 const KEY = "hodegon-bell";
+
+/** The tone, and what a room makes of it. */
+const SOUNDS_MS = 900;
 
 /** Whether the end of a rest may be heard on this phone. */
 export function bellOn(): boolean {
@@ -16,6 +21,7 @@ export function ring() {
   const Sound = window.AudioContext;
   if (!Sound) return;
   const sound = new Sound();
+  sounding(SOUNDS_MS);
   const tone = sound.createOscillator();
   const volume = sound.createGain();
   tone.frequency.value = 528;

@@ -6,10 +6,20 @@ export const NONE: HandsFree = { beat: false, tap: false, sound: false, release:
 
 export function wanted(): HandsFree {
   try {
-    return { ...NONE, ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<HandsFree>) };
+    const kept = { ...NONE, ...(JSON.parse(localStorage.getItem(KEY) ?? "{}") as Partial<HandsFree>) };
+    return kept.beat && listens(kept) ? { ...kept, beat: false } : kept;
   } catch {
     return NONE;
   }
+}
+
+const listens = (all: HandsFree) => all.sound || all.release;
+
+/** One more or one less of them: what listens would count the beat, so the later wish ends the earlier one. */
+export function wish(all: HandsFree, change: Partial<HandsFree>): HandsFree {
+  const next = { ...all, ...change };
+  if (!next.beat || !listens(next)) return next;
+  return change.beat ? { ...next, sound: false, release: false } : { ...next, beat: false };
 }
 
 export function want(all: HandsFree) {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { answerFor, beatOf } from "./handsFree";
+import { answerFor, beatOf, NONE, want, wanted, wish } from "./handsFree";
 import { isTooLoud, listenTo, releaseIn } from "./hearing";
 
 const RATE = 48_000;
@@ -83,6 +83,17 @@ describe("hearing", () => {
 });
 
 describe("a beat", () => {
+  it("is not heard by the phone that makes it: the later wish ends the earlier one", () => {
+    const beat = wish(NONE, { beat: true });
+    expect(beat).toEqual({ ...NONE, beat: true });
+    expect(wish(beat, { tap: true })).toEqual({ ...NONE, beat: true, tap: true });
+    expect(wish(beat, { sound: true })).toEqual({ ...NONE, sound: true });
+    expect(wish({ ...NONE, sound: true, release: true }, { beat: true })).toEqual({ ...NONE, beat: true });
+    // Both were wanted on this phone before they excluded each other.
+    want({ ...NONE, beat: true, release: true });
+    expect(wanted()).toEqual({ ...NONE, release: true });
+  });
+
   it("has the student's own times", () => {
     expect(beatOf({ backswing: 900, downswing: 300 }).at).toEqual([0, 900, 1200]);
   });

@@ -1,6 +1,7 @@
 import { useEffect, useEffectEvent, useState } from "react";
 import { beatOf, type HandsFree, type Tempo } from "./handsFree";
 import { isTooLoud, listenTo, type Release, releaseIn } from "./hearing";
+import { sounds } from "./ownSounds";
 
 const LOOK_EVERY_MS = 150;
 /** The longest piece that a browser gives at once. */
@@ -78,6 +79,11 @@ export function useHearing(
         const piece = listenTo(samples, context.sampleRate);
         setState(isTooLoud(piece) ? "too-loud" : "on");
         if (isTooLoud(piece)) return;
+        if (sounds()) {
+          // The phone's own bell: only what comes after it counts.
+          last = context.currentTime - APART_S;
+          return;
+        }
         const settled = piece.sounds.filter((s) => s.at < length - SETTLED_S);
         if (sound && settled.some((s) => begun + s.at > last + APART_S)) {
           last = begun + settled.at(-1)!.at;

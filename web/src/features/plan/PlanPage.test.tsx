@@ -214,11 +214,40 @@ describe("the plan page", () => {
     const first = await screen.findByRole("button", { name: /^Wed 2 Dec: Disc turn/ });
     first.focus();
     fireEvent.keyDown(first, { key: "ArrowRight" });
-    const there = await screen.findByRole("button", { name: /^Sat 5 Dec: Disc turn/ });
+    const there = await screen.findByRole("button", { name: /^Sat 5 Dec: Disc turn, feel/ });
     await waitFor(() => expect(document.activeElement).toBe(there));
     fireEvent.keyDown(there, { key: "Delete" });
     await waitFor(() => expect(screen.queryByRole("button", { name: /Disc turn, feel/ })).toBeNull());
     await waitFor(() => expect(document.activeElement).not.toBe(document.body));
+  });
+
+  it("leaves no draft behind when the only change of a handed-over plan is undone", async () => {
+    const handed = { ...PLAN, assigned: true };
+    let drafted = false;
+    const calls = open({
+      "GET /api/lessons/l1/plan": () => (drafted ? PLAN : handed),
+      "PUT /api/lessons/l1/plan": (body: unknown) => {
+        drafted = true;
+        return laid(body);
+      },
+      "DELETE /api/lessons/l1/plan": () => {
+        drafted = false;
+        return new Response(null, { status: 204 });
+      },
+    });
+    const first = await screen.findByRole("button", { name: /^Wed 2 Dec: Disc turn/ });
+    fireEvent.keyDown(first, { key: "+" });
+    await waitFor(() =>
+      expect(screen.getByRole("button", { name: "Undo" })).toHaveProperty("disabled", false),
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Undo" }));
+    await waitFor(() => expect(calls.map((c) => c.request)).toContain("DELETE /api/lessons/l1/plan"));
+    expect(drafted).toBe(false);
+    await waitFor(() =>
+      expect(screen.getByRole("button", { name: "Redo" })).toHaveProperty("disabled", false),
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Redo" }));
+    await waitFor(() => expect(drafted).toBe(true));
   });
 
   it("names what is stopped for pain, and lays the rest without it", async () => {

@@ -22,10 +22,7 @@ const withEdits = (terms: Terms, edits: Partial<Edits>): Terms => ({
 /** A day may hold several blocks of one fault: its rung tells which is meant; without one, as once stored, each is. */
 type At = { date: string; fault: string; kind: string; rung?: string };
 const same = (a: At, b: At) =>
-  a.date === b.date &&
-  a.fault === b.fault &&
-  a.kind === b.kind &&
-  (!a.rung || !b.rung || a.rung === b.rung);
+  a.date === b.date && a.fault === b.fault && a.kind === b.kind && (!a.rung || !b.rung || a.rung === b.rung);
 
 /** The block stays on this day with so many sets. */
 export function locked(terms: Terms, date: string, block: PlanBlock, sets = block.sets): Terms {

@@ -22,10 +22,13 @@ function inWords(path: string): string {
   return PARTS[path] ?? PARTS[path.split(".")[0] ?? ""] ?? "the plan's days";
 }
 
+/** What was there before a change; of a plan that the student has, the change made a draft. */
+type Before = { terms: Terms; handedOver: boolean };
+
 /** Drafting with terms: each change is laid by the server at once; an undo is the earlier terms again. */
 export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
   const client = useQueryClient();
-  const [past, setPast] = useState<Terms[]>([]);
+  const [past, setPast] = useState<Before[]>([]);
   const [future, setFuture] = useState<Terms[]>([]);
   const [meanwhile, setMeanwhile] = useState<string[]>([]);
   const keep = (stored: StoredPlan) => {
@@ -58,7 +61,7 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     mutationFn: (template: string) =>
       api.put<StoredPlan>(`/api/lessons/${lesson.id}/plan/template/${template}`, undefined),
     onSuccess: (stored) => {
-      if (plan) setPast((p) => [...p, plan.terms]);
+      if (plan) setPast((p) => [...p, before(plan)]);
       setFuture([]);
       keep(stored);
     },
@@ -69,11 +72,7 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
   });
   const discard = useMutation({
     mutationFn: () => api.delete<void>(`/api/lessons/${lesson.id}/plan`),
-    onSuccess: async () => {
-      setPast([]);
-      setFuture([]);
-      // The plan that the student has, or none.
-      await client.resetQueries({ queryKey: queries.lessonPlan(lesson.id).queryKey });
+    onSuccess: () => {
       client.removeQueries({ queryKey: queries.offers(lesson.id).queryKey });
       void client.invalidateQueries({ queryKey: ["students"] });
     },
@@ -86,25 +85,34 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     apply: (terms: Terms, onLaid?: () => void) => {
       if (terms === now) return;
       lay(terms, () => {
-        if (now) setPast((p) => [...p, now]);
+        if (plan) setPast((p) => [...p, before(plan)]);
         setFuture([]);
         onLaid?.();
       });
     },
     undo: () => {
-      const before = past.at(-1);
-      if (!before || !now) return;
-      lay(before, () => {
+      const was = past.at(-1);
+      if (!was || !now) return;
+      const undone = () => {
         setPast((p) => p.slice(0, -1));
         setFuture((f) => [now, ...f]);
-      });
+      };
+      // Before the first change there was no draft, but the plan that the student has.
+      if (was.handedOver) {
+        discard.mutate(undefined, {
+          onSuccess: async () => {
+            await client.invalidateQueries({ queryKey: queries.lessonPlan(lesson.id).queryKey });
+            undone();
+          },
+        });
+      } else lay(was.terms, undone);
     },
     redo: () => {
       const next = future[0];
       if (!next || !now) return;
       lay(next, () => {
         setFuture((f) => f.slice(1));
-        setPast((p) => [...p, now]);
+        if (plan) setPast((p) => [...p, before(plan)]);
       });
     },
     canUndo: past.length > 0 && !draft.isPending,
@@ -113,7 +121,15 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     startFrom: (template: string) => start.mutate(template),
     handOver: (id: string) => assign.mutate(id),
     /** Gives up the draft as a whole. */
-    throwAway: () => discard.mutate(),
+    throwAway: () =>
+      discard.mutate(undefined, {
+        onSuccess: () => {
+          setPast([]);
+          setFuture([]);
+          // The plan that the student has, or none.
+          void client.resetQueries({ queryKey: queries.lessonPlan(lesson.id).queryKey });
+        },
+      }),
     /** Lays the days left of a plan that the student has again, without what is stopped, and hands them over. */
     layAgain: (id: string) => again.mutate(id),
     busy: [draft, assign, start, again, discard].some((m) => m.isPending),
@@ -123,5 +139,7 @@ export function usePlanTerms(lesson: Lesson, plan: StoredPlan | undefined) {
     error: draft.error ?? assign.error ?? start.error ?? again.error ?? discard.error,
   };
 }
+
+const before = ({ terms, assigned }: StoredPlan): Before => ({ terms, handedOver: assigned });
 
 export type PlanWork = ReturnType<typeof usePlanTerms>;

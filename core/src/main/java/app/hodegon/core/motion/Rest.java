@@ -20,6 +20,9 @@ final class Rest {
     /** Around a sample so far to each side its slope is fitted, seconds. */
     private static final double REACH = 0.05;
 
+    /** What moves before and after a rest takes so much off what is seen of it, seconds. */
+    private static final double SEEN = LASTS - REACH;
+
     /** Slower than this is still: points of trail share a second, percent of the load a second. */
     private static final double SHARE_STILL = 7;
 
@@ -93,7 +96,7 @@ final class Rest {
                 shares.length,
                 i -> Math.abs(shares[i].slope()) < still && Math.abs(100 * totals[i].slope() / usual) < stillLoad,
                 trace::time,
-                LASTS);
+                SEEN);
     }
 
     /** The last instant of the rest before a swing that comes down at this moment. */

@@ -15,6 +15,9 @@ final class Stillness {
     /** Speeds are fitted over so much to each side, seconds. */
     private static final double REACH = 0.1;
 
+    /** What moves before and after a rest takes so much off what is seen of it, seconds. */
+    private static final double SEEN = LASTS - REACH;
+
     /** Slower than this part of the body's length a second is still. */
     private static final double STILL = 0.11;
 
@@ -62,7 +65,7 @@ final class Stillness {
                 if (Math.abs(fit.slope()) > still) moves[i] = true;
             }
         }
-        return Span.of(moves.length, i -> !moves[i], clock::time, LASTS);
+        return Span.of(moves.length, i -> !moves[i], clock::time, SEEN);
     }
 
     /**
