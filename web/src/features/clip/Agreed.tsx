@@ -6,6 +6,7 @@ import type { Lesson, Wire } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { Button } from "@/ui/Button";
 import { Failed, Note } from "@/ui/Notice";
+import { Removal } from "@/ui/Removal";
 import { picturesOf } from "./kept";
 import { sendPictures } from "./pictures";
 
@@ -35,13 +36,16 @@ export function Agreed({
   });
   if (agreed)
     return (
-      <p className="text-sm no-print">
+      <div className="text-sm no-print">
         {agreed.by} agreed on {longDay(agreed.on)} that pictures are kept: stills of the eight moments, and a
         film where you choose to.{" "}
-        <button type="button" className="min-h-11 underline" onClick={() => agree.mutate(null)}>
-          Take back, and remove them
-        </button>
-      </p>
+        <Removal
+          label="Take back, and remove them"
+          asks="All stills and films of this student go, from every lesson and from what the phone sent. Points and numbers stay."
+          onRemove={() => agree.mutate(null)}
+        />
+        {agree.isError && <Failed error={agree.error} />}
+      </div>
     );
   return (
     <form

@@ -351,6 +351,9 @@ describe("a kept clip", () => {
     await screen.findByRole("img", { name: /1\.20 s/ });
     expect(document.querySelector("img")?.getAttribute("src")).toBe("/api/clips/c9/pictures/top");
     fireEvent.click(screen.getByRole("button", { name: "Take back, and remove them" }));
+    fireEvent.click(screen.getByRole("button", { name: "Remove" }));
+    expect(bodies(calls, `PUT /api/students/${LESSON.studentId}/pictures-agreed`)).toEqual([]);
+    window.dispatchEvent(new Event("pagehide"));
     await waitFor(() =>
       expect(bodies(calls, `PUT /api/students/${LESSON.studentId}/pictures-agreed`)[0]).toEqual({ by: null }),
     );

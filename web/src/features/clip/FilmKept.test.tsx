@@ -64,6 +64,10 @@ describe("whether a film is kept", () => {
       "clip-1.mp4",
     );
     fireEvent.click(screen.getByRole("button", { name: "Remove the film" }));
+    fireEvent.click(screen.getByRole("button", { name: "Remove" }));
+    expect(calls).toEqual([]);
+    // Whoever leaves has not taken it back.
+    window.dispatchEvent(new Event("pagehide"));
     await waitFor(() => expect(changed).toHaveBeenCalled());
     expect(calls[0]!.request).toBe("DELETE /api/clips/c1/film");
   });

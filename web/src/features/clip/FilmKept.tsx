@@ -5,6 +5,7 @@ import type { Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { IconButton } from "@/ui/IconButton";
 import { Failed } from "@/ui/Notice";
+import { Removal } from "@/ui/Removal";
 import { picturesOf } from "./kept";
 import { sendFilm } from "./pictures";
 
@@ -39,9 +40,17 @@ export function FilmKept({
           >
             <Download aria-hidden className="size-4" />
           </a>
-          <IconButton label="Remove the film" onClick={() => change.mutate(false)}>
-            <Trash2 aria-hidden className="size-4" />
-          </IconButton>
+          <Removal
+            label="Remove the film"
+            asks="The film goes for good; stills, points and numbers stay."
+            onRemove={() => change.mutate(false)}
+          >
+            {(open) => (
+              <IconButton label="Remove the film" onClick={open}>
+                <Trash2 aria-hidden className="size-4" />
+              </IconButton>
+            )}
+          </Removal>
         </span>
       ) : (
         <Button disabled={change.isPending} onClick={() => change.mutate(true)}>

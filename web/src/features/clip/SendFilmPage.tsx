@@ -8,6 +8,7 @@ import { shortDay } from "@/calendar/dates";
 import { Button } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { Removal } from "@/ui/Removal";
 import { Title } from "@/ui/Title";
 import { PhoneFrame } from "../phone/PhoneFrame";
 import { type Today, useToday } from "../phone/today";
@@ -200,9 +201,17 @@ function Own() {
                 {seen ? "Your coach has looked at it" : "Waits for your coach"}
               </span>
             </span>
-            <Button weight="quiet" disabled={takeBack.isPending} onClick={() => takeBack.mutate(clip.id)}>
-              Take back
-            </Button>
+            <Removal
+              label="Take back"
+              asks="The swing goes from here and from your coach's side, with its pictures."
+              onRemove={() => takeBack.mutate(clip.id)}
+            >
+              {(open) => (
+                <Button weight="quiet" disabled={takeBack.isPending} onClick={open}>
+                  Take back
+                </Button>
+              )}
+            </Removal>
           </li>
         ))}
       </ul>

@@ -178,6 +178,8 @@ describe("a swing for the coach", () => {
     phone({ "GET /api/me/clips": [sent({ seen: true })], "DELETE /api/me/clips/c1": [] });
     expect(await screen.findByText("Your coach has looked at it")).toBeTruthy();
     fireEvent.click(screen.getByRole("button", { name: "Take back" }));
+    fireEvent.click(screen.getByRole("button", { name: "Remove" }));
+    window.dispatchEvent(new Event("pagehide"));
     await waitFor(() => expect(screen.queryByRole("heading", { name: "Sent" })).toBeNull());
   });
 });

@@ -149,6 +149,28 @@ describe("a lesson that listens to the plate", () => {
     ]);
   });
 
+  it("takes back the last act first: a moment that was set, and only then what was kept", async () => {
+    const calls = serve(answers);
+    open();
+    await screen.findByRole("heading", { name: "Swing 2" });
+    fireEvent.keyDown(document.body, { key: "k" });
+    await screen.findByRole("heading", { name: "2 kept" });
+    // What is kept already is no act.
+    fireEvent.keyDown(document.body, { key: "k" });
+    const time = await screen.findByRole("slider", { name: "Time in the swing" });
+    fireEvent.change(time, { target: { value: "1.7" } });
+    fireEvent.click(within(screen.getByRole("group", { name: "Moments" })).getByText("Top"));
+    fireEvent.change(time, { target: { value: "1.7" } });
+    fireEvent.click(screen.getByText("Set top here"));
+    await waitFor(() => expect(calls.filter((c) => c.request.endsWith("/moments"))).toHaveLength(1));
+    fireEvent.keyDown(document.body, { key: "z" });
+    await waitFor(() => expect(calls.filter((c) => c.request.endsWith("/moments"))).toHaveLength(2));
+    expect(calls.filter((c) => c.request.endsWith("/moments"))[1]!.body).toEqual({ moments: { top: null } });
+    expect(calls.filter((c) => c.request.endsWith("/state"))).toHaveLength(1);
+    fireEvent.keyDown(document.body, { key: "z" });
+    await waitFor(() => expect(calls.filter((c) => c.request.endsWith("/state"))).toHaveLength(2));
+  });
+
   it("shows a swing that comes in, whatever was looked at", async () => {
     serve(answers);
     stored = view([swing(1)]);

@@ -9,6 +9,7 @@ import { Button } from "@/ui/Button";
 import { FileButton } from "@/ui/FileButton";
 import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { Removal } from "@/ui/Removal";
 import { Soles } from "../feet/Soles";
 import { Decide } from "../lesson/Decide";
 import { belongsElsewhere } from "../lesson/keys";
@@ -26,6 +27,7 @@ const LARGEST_MB = 200;
 
 type Swing = Wire["SwingView"];
 type Decided = { id: string; state: string; stage: string };
+type Moved = { id: string; moments: Record<string, number | null> };
 
 /** A lesson listens to the plate: swings come in, are looked at, kept or thrown away. */
 export function PlateView({
@@ -49,7 +51,9 @@ export function PlateView({
   const { state, loads, lost } = usePlate(lesson.id, stage);
   const changed = useSwingsChanged(lesson.id);
   const [chosenId, setChosen] = useState<string>();
-  const [undone, setUndone] = useState<Decided[]>([]);
+  // What takes back each act, the last one last.
+  const [acts, setActs] = useState<(() => void)[]>([]);
+  const did = (takeBack: () => void) => setActs((was) => [...was, takeBack]);
   const took = (view: Wire["SwingsView"]) => {
     client.setQueryData(queries.swings(lesson.id).queryKey, view);
     void changed();
@@ -57,7 +61,11 @@ export function PlateView({
   const [picked, setPicked] = useState<File>();
   const takeOut = useMutation({
     mutationFn: (file: string) => api.delete<Wire["SwingsView"]>(`/api/trace-files/${file}`),
-    onSuccess: took,
+    onSuccess: (view: Wire["SwingsView"]) => {
+      // What was done to swings that are gone cannot be taken back, nor anything before it.
+      setActs([]);
+      took(view);
+    },
   });
   const decide = useMutation({
     mutationFn: ({ id, state, stage }: Decided) =>
@@ -65,7 +73,7 @@ export function PlateView({
     onSuccess: took,
   });
   const move = useMutation({
-    mutationFn: ({ id, moments }: { id: string; moments: Record<string, number | null> }) =>
+    mutationFn: ({ id, moments }: Moved) =>
       api.put<Wire["SwingsView"]>(`/api/swings/${id}/moments`, { moments }),
     onSuccess: took,
   });
@@ -89,17 +97,25 @@ export function PlateView({
 
   const say = useCallback(
     (swing: Swing, next: string) => {
-      setUndone((was) => [...was, { id: swing.id, state: swing.state, stage: swing.stage }]);
-      decide.mutate({ id: swing.id, state: next, stage: swing.stage });
+      if (swing.state === next) return;
+      const { id, state, stage } = swing;
+      did(() => decide.mutate({ id, state, stage }));
+      decide.mutate({ id, state: next, stage });
     },
     [decide],
   );
+  const setMoments = (swing: Swing, moments: Moved["moments"]) => {
+    did(() => move.mutate({ id: swing.id, moments: momentsBefore(swing, moments) }));
+    move.mutate({ id: swing.id, moments });
+  };
+  const spreadOwn = (own: boolean) => {
+    did(() => ownSpread.mutate(!own));
+    ownSpread.mutate(own);
+  };
   const takeBack = useCallback(() => {
-    const last = undone[undone.length - 1];
-    if (!last) return;
-    setUndone((was) => was.slice(0, -1));
-    decide.mutate(last);
-  }, [decide, undone]);
+    acts.at(-1)?.();
+    setActs((was) => was.slice(0, -1));
+  }, [acts]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
@@ -203,7 +219,7 @@ export function PlateView({
                     <Button disabled={chosen.state === "thrown"} onClick={() => say(chosen, "thrown")}>
                       <X aria-hidden className="size-4" /> Throw away
                     </Button>
-                    <Button weight="quiet" disabled={undone.length === 0} onClick={takeBack}>
+                    <Button weight="quiet" disabled={acts.length === 0} onClick={takeBack}>
                       Take back
                     </Button>
                   </div>
@@ -217,7 +233,7 @@ export function PlateView({
                   catalogue={catalogue}
                   corridors={school.corridors}
                   hand={lesson.handedness as Hand}
-                  onMoments={(moments) => move.mutate({ id: chosen.id, moments })}
+                  onMoments={(moments) => setMoments(chosen, moments)}
                   failed={move.error}
                 />
               </section>
@@ -230,7 +246,7 @@ export function PlateView({
                 last={last}
                 catalogue={catalogue}
                 diagnosis={lesson.diagnosis}
-                onOwnSpread={(own) => ownSpread.mutate(own)}
+                onOwnSpread={spreadOwn}
               />
             )}
           </div>
@@ -261,13 +277,21 @@ export function PlateView({
                   <p key={f.id} className="border-line flex items-center gap-2 border-b text-sm">
                     {f.name}: {f.swings}
                     <span className="ml-auto">
-                      <IconButton
+                      <Removal
                         label={`Take ${f.name} out again`}
-                        disabled={takeOut.isPending}
-                        onClick={() => takeOut.mutate(f.id)}
+                        asks={`Its ${f.swings} swings go from the lesson, with what was set on them by hand.`}
+                        onRemove={() => takeOut.mutate(f.id)}
                       >
-                        <Trash2 aria-hidden className="size-4" />
-                      </IconButton>
+                        {(open) => (
+                          <IconButton
+                            label={`Take ${f.name} out again`}
+                            disabled={takeOut.isPending}
+                            onClick={open}
+                          >
+                            <Trash2 aria-hidden className="size-4" />
+                          </IconButton>
+                        )}
+                      </Removal>
                     </span>
                   </p>
                 ))}
@@ -281,6 +305,16 @@ export function PlateView({
         </div>
       )}
     </div>
+  );
+}
+
+/** What gives moments back as they were: by hand, or as they were told or found. */
+function momentsBefore(swing: Swing, moved: Moved["moments"]): Moved["moments"] {
+  return Object.fromEntries(
+    Object.keys(moved).map((at) => {
+      const was = swing.moments.find((m) => m.id === at);
+      return [at, was?.from === "corrected" ? was.time : null];
+    }),
   );
 }
 
