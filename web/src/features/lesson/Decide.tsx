@@ -8,6 +8,14 @@ import { Button, ButtonLink } from "@/ui/Button";
 import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 
+/** Where a lesson is decided on, to be gone to by a key. */
+const DECISION = "decision";
+
+/** Moves the focus to the first thing that can be decided now. */
+export function goToDecision() {
+  document.getElementById(DECISION)?.querySelector<HTMLElement>("a[href], button:not(:disabled)")?.focus();
+}
+
 /** Takes the proposed focus, or another with a reason, and hands on to the plan. */
 export function Decide({
   lesson,
@@ -34,7 +42,7 @@ export function Decide({
   });
   const proposed = lesson.diagnosis.focus;
   return (
-    <div className="grid gap-2">
+    <div className="grid gap-2" id={DECISION}>
       {lesson.focus.length > 0 && (
         <p>
           Decided: <strong>{lesson.focus.map(label).join(", then ")}</strong>

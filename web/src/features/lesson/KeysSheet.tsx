@@ -9,6 +9,8 @@ const KEYS = [
   ["↑ / ↓", "mark another sign"],
   ["z / Z", "undo, redo"],
   ["/", "find a sign by typing"],
+  [", / .", "the view before, the view after"],
+  ["p", "to what to work on, and on to the plan"],
   ["?", "this list"],
 ];
 

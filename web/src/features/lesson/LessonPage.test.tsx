@@ -293,6 +293,18 @@ describe("what the lesson says", () => {
     expect(calls.find((c) => c.request.endsWith("focus"))?.body).toEqual({ faults: ["sway"], reason: "" });
   });
 
+  it("goes to the other views and to what is decided by keys", async () => {
+    open();
+    await screen.findByRole("button", { name: /^Work on / });
+    fireEvent.keyDown(document.body, { key: "p" });
+    expect(document.activeElement?.textContent).toMatch(/^Work on /);
+    fireEvent.keyDown(document.body, { key: "," });
+    const view = () => screen.getByRole("group", { name: "Views" }).querySelector("[aria-pressed=true]");
+    expect(view()?.textContent, "there is none before the first").toBe("Before");
+    fireEvent.keyDown(document.body, { key: "." });
+    await waitFor(() => expect(view()?.textContent).toBe("Since last time"));
+  });
+
   it("tells better from cannot tell, and does not blame what was not practised", async () => {
     await open("/lessons/l1?view=since");
     const rows = await screen.findAllByRole("row");

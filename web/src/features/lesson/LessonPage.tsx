@@ -11,7 +11,7 @@ import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
 import { answered, counted, countedInLast, noToTheRest } from "./changes";
-import { Decide } from "./Decide";
+import { Decide, goToDecision } from "./Decide";
 import { DecisionRecord } from "./DecisionRecord";
 import { FeetPanel } from "./FeetPanel";
 import { FindSign } from "./FindSign";
@@ -64,6 +64,14 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
   const [params, setParams] = useSearchParams();
   const view = VIEWS.some((v) => v.id === params.get("view")) ? (params.get("view") as string) : "before";
   const show = useCallback((next: string) => setParams({ view: next }, { replace: true }), [setParams]);
+  const look = useCallback(
+    (next: string | undefined) => {
+      // The swings that come now are of the balls last looked at.
+      if (next === "before" || next === "after") setStage(next);
+      if (next) show(next);
+    },
+    [show],
+  );
   const [place, setPlace] = useState("address");
   const [marked, setMarked] = useState<string>();
   const [shown, setShown] = useState<Sign>();
@@ -93,7 +101,9 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
     };
     const onKey = (event: KeyboardEvent) => {
       // Swings are decided on by keys of their own.
-      if (belongsElsewhere(event) || ((view === "plate" || view === "clip") && event.key !== "?")) return;
+      const everywhere = ["?", ",", ".", "p"].includes(event.key);
+      if (belongsElsewhere(event) || ((view === "plate" || view === "clip") && !everywhere)) return;
+      const at = VIEWS.findIndex((v) => v.id === view);
       const ball = TALLY_KEYS[event.key];
       const digit = places[Number(event.key) - 1];
       if (ball && (view === "before" || view === "after" || view === "since")) {
@@ -112,6 +122,9 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
       else if (event.key === "ArrowUp") step(-1);
       else if (event.key === "z") undo();
       else if (event.key === "Z") redo();
+      else if (event.key === ",") look(VIEWS[at - 1]?.id);
+      else if (event.key === ".") look(VIEWS[at + 1]?.id);
+      else if (event.key === "p") goToDecision();
       else if (event.key === "/") setFind(true);
       else if (event.key === "?") setKeys(true);
       else return;
@@ -119,7 +132,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
     };
     window.addEventListener("keydown", onKey);
     return () => window.removeEventListener("keydown", onKey);
-  }, [catalogue, change, current, moment, place, redo, show, signs, undo, view]);
+  }, [catalogue, change, current, look, moment, place, redo, show, signs, undo, view]);
 
   return (
     <div className="grid gap-4">
@@ -132,17 +145,20 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           </Link>
         </h1>
         <p className="text-soft">{longDay(lesson.heldOn)}</p>
+        <button
+          type="button"
+          className="bg-sheet border-ink sr-only min-h-11 rounded border px-3 focus:not-sr-only"
+          onClick={goToDecision}
+        >
+          To what is decided
+        </button>
         <div role="group" aria-label="Views" className="no-print flex flex-wrap gap-1">
           {VIEWS.map((v) => (
             <button
               key={v.id}
               type="button"
               aria-pressed={view === v.id}
-              onClick={() => {
-                // The swings that come now are of the balls last looked at.
-                if (v.id === "before" || v.id === "after") setStage(v.id);
-                show(v.id);
-              }}
+              onClick={() => look(v.id)}
               className="aria-pressed:border-ink hover:bg-tint min-h-11 border-b-3 border-transparent px-3 font-semibold"
             >
               {v.label}

@@ -49,6 +49,9 @@ const ASIDE: Record<string, string> = {
   "first-ten": "Days without practice: ten first, to see what stayed",
 };
 
+/** Where there is no rung below. */
+const EASIER_SET = "Lost: one set of the easier form";
+
 /** One block: one cue, two large targets, pips in sets, a rest after each. */
 export function Runner({
   today,
@@ -128,7 +131,7 @@ export function Runner({
       <header className="flex items-center gap-2">
         <div className="flex-1">
           <p className="text-soft text-sm">
-            {block.aside ? ASIDE[block.aside] : `${KIND[block.kind]}, ${at + 1} of ${ownBlocks(blocks)}`}
+            {block.aside ? (block.lowest ? EASIER_SET : ASIDE[block.aside]) : `${KIND[block.kind]}, ${at + 1} of ${ownBlocks(blocks)}`}
             {session.unsent && session.error && " · kept on the phone"}
           </p>
           <Title>{drill.name}</Title>
@@ -271,7 +274,7 @@ function Instruction({
   turns: Said["turns"];
   catalogue: Catalogue;
 }) {
-  const form = formNow(turns);
+  const form = block.lowest ? "easier" : formNow(turns);
   const next = drill.next[block.rung];
   const rung = catalogue.rungs.find((r) => r.id === block.rung);
   return (

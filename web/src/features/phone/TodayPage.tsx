@@ -137,7 +137,11 @@ function Day({
       ))}
       {today.junior && !done && <Adult adult={today.adult} />}
       {done ? (
-        <p className="font-semibold">Today is done. Well practised.</p>
+        <p className="font-semibold">
+          {kept?.pain || today.stopped.some((id) => day.blocks.some((b) => b.drill === id))
+            ? "Today is done. You stopped where it hurt, and that was right."
+            : "Today is done. Well practised."}
+        </p>
       ) : today.junior && !today.adult ? null : (
         <ButtonLink to="/today/practice" weight="main" className="min-h-16! text-xl">
           <Play aria-hidden className="size-6" /> {begun ? (open ? "Go on" : "Finish") : "Begin"}

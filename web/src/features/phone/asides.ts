@@ -70,6 +70,7 @@ export function below(block: RunBlock, at: number, catalogue: Catalogue): RunBlo
     conditionLabel: undefined,
     conditionDo: undefined,
     aside: "below",
+    lowest: !lower,
     during: at,
   };
 }
@@ -82,8 +83,9 @@ export function asidesOf(blocks: Me["sessions"][number]["blocks"] | Entry["block
     if (!like) return [];
     const { drill, rung, kind, form, aside } = done;
     const same = { drill, rung, kind, form: form ?? "none", aside };
+    const lowest = aside === "below" && rung === like.rung;
     return [
-      aside === "first-ten" ? { ...tenOf(like), ...same } : { ...like, sets: 1, repsPerSet: SET, ...same },
+      aside === "first-ten" ? { ...tenOf(like), ...same } : { ...like, sets: 1, repsPerSet: SET, ...same, lowest },
     ];
   });
 }

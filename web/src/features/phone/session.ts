@@ -9,9 +9,10 @@ export type Ball = Wire["BallEntry"];
  * A block as it is run.
  *
  * @property aside why it is done, where the day's plan does not have it
+ * @property lowest whether it is the easier form, for want of a rung below
  * @property during the block that it interrupts, to be gone on with after it
  */
-export type RunBlock = PlanBlock & { aside?: string; during?: number };
+export type RunBlock = PlanBlock & { aside?: string; during?: number; lowest?: boolean };
 
 export function emptyEntry(planId: string, day: string): Entry {
   return {

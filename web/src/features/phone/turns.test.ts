@@ -64,7 +64,8 @@ describe("what comes on top", () => {
       during: 1,
       sets: 1,
     });
-    expect(below(long, 0, CATALOGUE).rung, "on the lowest the same").toBe("feel");
+    expect(down.lowest).toBe(false);
+    expect(below(long, 0, CATALOGUE), "on the lowest its easier form").toMatchObject({ rung: "feel", lowest: true });
     const blocks: RunBlock[] = [block(), short, down];
     expect(following(blocks, 2)).toBe(1);
     expect(following(blocks, 0)).toBe(1);

@@ -71,6 +71,15 @@ describe("a report", () => {
     expect(report.practised).toContain("3 of 8 days, 210 of 600 repetitions (35 %)");
   });
 
+  it("does not speak of other changes where there was none", () => {
+    const still = PROGRESS.changes.map((c) => ({
+      ...c,
+      comparison: { ...c.comparison, verdict: "cannot-tell" },
+    }));
+    const quiet = reportOf(LESSON, { ...PROGRESS, changes: still }, plan, THREAD, CATALOGUE);
+    expect(quiet.rest).toBe("Nothing that was measured changed by more than chance.");
+  });
+
   it("ends its thread with this lesson", () => {
     expect(report.thread?.thread.knots.map((k) => k.lessonId)).toEqual(["l0", "l1"]);
   });

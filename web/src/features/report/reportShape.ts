@@ -77,7 +77,8 @@ function telling(changes: Progress["changes"], shown?: string): Report["changes"
 function restOf(changes: Progress["changes"], shown?: string): string | undefined {
   const listed = telling(changes, shown).length;
   if (changes.length === listed) return undefined;
-  return listed === 0
+  // What stands there only because the thread shows it has not changed for certain.
+  return changes.every((c) => !told(c.comparison))
     ? "Nothing that was measured changed by more than chance."
     : "Nothing else that was measured changed by more than chance.";
 }

@@ -33,6 +33,9 @@ final class Warnings {
     /** Below this share of what is missing, more minutes hardly help. */
     private static final double LITTLE = 0.1;
 
+    /** Of the reps wanted so many are enough: a few short are no matter. */
+    private static final double NEARLY_ALL = 0.97;
+
     /** Time left is worth a word from so many seconds and this share of the day's on. */
     private static final int MUCH_FREE_SECONDS = 480;
 
@@ -68,7 +71,7 @@ final class Warnings {
         noDrill();
         daysWithoutUse();
         ballsNowhere();
-        if (!days.isEmpty() && totals.reps() < totals.wantedReps()) volumeShort();
+        if (!days.isEmpty() && totals.reps() < NEARLY_ALL * totals.wantedReps()) volumeShort();
         minutesUnused();
         refuseTraps();
         edited();
