@@ -1,4 +1,4 @@
-import { signedOut } from "./signedOut";
+import { otherAccount, signedOut } from "./signedOut";
 
 /** What the server refused and why, in words that can be shown. */
 export class Problem extends Error {
@@ -20,6 +20,17 @@ export class Problem extends Error {
   get mayPass() {
     return this.status === 0 || this.status === 503;
   }
+}
+
+/** Whose page this is, once it is known: every request says so, and is refused under anybody else's session. */
+let whose: string | undefined;
+
+export function isPageOf(account: string) {
+  whose = account;
+}
+
+export function ownerOfPage(): string | undefined {
+  return whose;
 }
 
 function csrfToken(): string {
@@ -46,7 +57,9 @@ async function send<T>(method: string, path: string, body?: unknown, how: How = 
       detail?: string;
       fields?: { field: string; message: string }[];
       current?: unknown;
+      otherAccount?: boolean;
     };
+    if (problem.otherAccount) otherAccount();
     throw new Problem(
       status,
       problem.detail ?? `The server answered ${status}.`,
@@ -88,6 +101,7 @@ async function ask(method: string, path: string, body: unknown, { seen, save }: 
         ...(method === "GET" ? {} : { "X-XSRF-TOKEN": token }),
         ...(seen === undefined ? {} : { "If-Match": `"${seen}"` }),
         ...(save === undefined ? {} : { "Save-Id": save }),
+        ...(whose === undefined ? {} : { "For-Account": whose }),
       },
       body: body === undefined ? undefined : JSON.stringify(body),
     });

@@ -10,6 +10,8 @@ import type { Session } from "./types";
 declare const API_SHAPE: string;
 
 const KEY = "hodegon-phone";
+/** How the names begin under which practice waits, by account (features/phone/outbox). */
+export const OUTBOXES = "hodegon-outbox:";
 const DAYS_KEPT = 60;
 /** Movements of drills that are long done must not take the room that reps need. */
 const DAYS_OF_MOTIONS = 14;
@@ -60,4 +62,18 @@ export function restored() {
 export function forget() {
   client.clear();
   window.localStorage.removeItem(KEY);
+  for (const key of Object.keys(window.localStorage)) if (key.startsWith(OUTBOXES)) withoutSent(key);
+}
+
+/** What the server has need not lie here too. */
+function withoutSent(key: string) {
+  let all: unknown;
+  try {
+    all = JSON.parse(window.localStorage.getItem(key) ?? "[]");
+  } catch {
+    all = [];
+  }
+  const unsent = Array.isArray(all) ? all.filter((one: { state?: string }) => one?.state !== "sent") : [];
+  if (unsent.length > 0) window.localStorage.setItem(key, JSON.stringify(unsent));
+  else window.localStorage.removeItem(key);
 }

@@ -1,7 +1,10 @@
 import { useSyncExternalStore } from "react";
 
-/** "asked": somebody has to sign in again before anything else; "later": it was put off. */
-type State = "in" | "asked" | "later";
+/**
+ * "asked": somebody has to sign in again before anything else; "later": it was put off; "other": somebody else signed in
+ * meanwhile, in another tab.
+ */
+type State = "in" | "asked" | "later" | "other";
 
 let state: State = "in";
 let waiting: ((again: boolean) => void)[] = [];
@@ -29,6 +32,11 @@ export function signedOut(byItself: boolean): Promise<boolean> {
   }
   become("asked");
   return new Promise((go) => waiting.push(go));
+}
+
+/** Somebody else is signed in: what this page holds waits for its own. */
+export function otherAccount() {
+  if (state !== "asked") become("other");
 }
 
 export const signIn = {

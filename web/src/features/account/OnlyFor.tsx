@@ -1,8 +1,9 @@
 import { useQuery } from "@tanstack/react-query";
 import { type ReactNode, Suspense, useEffect, useState } from "react";
 import { Navigate, Outlet, useLocation } from "react-router";
+import { isPageOf, ownerOfPage } from "@/api/client";
 import { queries } from "@/api/queries";
-import { signIn } from "@/api/signedOut";
+import { otherAccount, signIn } from "@/api/signedOut";
 import { Failed, Loading } from "@/ui/Notice";
 import { CoachFrame } from "./CoachFrame";
 import { signInFor } from "./session";
@@ -17,7 +18,15 @@ export function OnlyFor({ role, above }: { role: "coach" | "student"; above?: Re
   const here = useLocation();
   const now = session.data?.account ?? null;
   const [known, setKnown] = useState(now);
-  if (now && now !== known) setKnown(now);
+  // Somebody else, though nobody signed in on this page: it stays whose it was.
+  const other = now && known && now.id !== known.id && ownerOfPage() === known.id;
+  if (now && now !== known && !other) setKnown(now);
+  useEffect(() => {
+    if (known) isPageOf(known.id);
+  }, [known]);
+  useEffect(() => {
+    if (other) otherAccount();
+  }, [other]);
   const ended = !now && known !== null;
   useEffect(() => {
     if (ended) signIn.ask();
@@ -25,13 +34,13 @@ export function OnlyFor({ role, above }: { role: "coach" | "student"; above?: Re
   if (!session.data && session.isError)
     return <Failed error={session.error} again={() => session.refetch()} />;
   if (!session.data) return <Loading />;
-  const account = now ?? known;
+  const account = other ? known : (now ?? known);
   if (!account) return <Navigate to={signInFor(here)} replace />;
   if (account.role !== role) return <Navigate to="/" replace />;
   const page = (
     <Suspense fallback={<Loading />}>
-      {above}
-      <Outlet />
+      {!other && above}
+      {!other && <Outlet />}
     </Suspense>
   );
   return (

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { type FormEvent, useState } from "react";
-import { api } from "@/api/client";
+import { api, isPageOf } from "@/api/client";
 import { queries } from "@/api/queries";
 import { signIn, useSignedOut } from "@/api/signedOut";
 import type { Session } from "@/api/types";
@@ -19,6 +19,7 @@ export function SignInAgain({ account }: { account: Account }) {
   const enter = useMutation({
     mutationFn: () => api.post<Session>("/api/session", { email: account.email, password }),
     onSuccess: (session) => {
+      if (session.account) isPageOf(session.account.id);
       client.setQueryData(queries.session().queryKey, session);
       setPassword("");
       signIn.done();
@@ -38,6 +39,20 @@ export function SignInAgain({ account }: { account: Account }) {
             <Button className="ml-2" onClick={signIn.ask}>
               Sign in
             </Button>
+          </Note>
+        </div>
+      )}
+      {state === "other" && (
+        <div className="no-print px-4 pt-3">
+          <Note tone="alert">
+            <p>
+              Somebody else signed in here, in another tab. Nothing from this page is sent in their name; what
+              waits here waits for you.
+            </p>
+            <p className="mt-2 flex flex-wrap items-center gap-4">
+              <Button onClick={signIn.ask}>Sign in as {account.name}</Button>
+              <a href="/">To their page</a>
+            </p>
           </Note>
         </div>
       )}

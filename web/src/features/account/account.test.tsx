@@ -3,6 +3,7 @@ import { afterEach, describe, expect, it, vi } from "vitest";
 import { useQueryClient } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "@/api/client";
+import { forget } from "@/api/keeping";
 import { signIn } from "@/api/signedOut";
 import type { Session } from "@/api/types";
 import { serve, show, showRoutes } from "@/test/fixtures";
@@ -54,6 +55,48 @@ describe("signing in", () => {
     serve({ "GET /api/session": session });
     show(<Home />, { others: ["/day", "/today", "/sign-in", "/start"] });
     expect(await screen.findByText(expected)).toBeTruthy();
+  });
+});
+
+describe("a machine that two share", () => {
+  const other = { ...as("student"), account: { ...as("student").account!, id: "other", name: "Other" } };
+
+  it("does nothing under the session of whoever signed in in another tab, and says so", async () => {
+    let now = as("student");
+    const headers: (string | null)[] = [];
+    serve({
+      "GET /api/session": () => now,
+      "PUT /api/me/rounds/r1": () =>
+        Response.json({ detail: "Somebody else is signed in here now.", otherAccount: true }, { status: 403 }),
+    });
+    const serving = globalThis.fetch;
+    vi.stubGlobal("fetch", (path: string, init: RequestInit = {}) => {
+      headers.push(new Headers(init.headers).get("For-Account"));
+      return serving(path, init);
+    });
+    showRoutes(
+      [{ element: <OnlyFor role="student" />, children: [{ path: "/today", element: <p>My practice</p> }] }],
+      "/today",
+    );
+    await screen.findByText("My practice");
+    now = other;
+    await expect(api.put("/api/me/rounds/r1", {})).rejects.toThrow("Somebody else");
+    expect(headers.at(-1)).toBe("me");
+    expect(await screen.findByText(/Somebody else signed in here/)).toBeTruthy();
+    expect(screen.getByRole("button", { name: "Sign in as X" })).toBeTruthy();
+  });
+
+  it("leaves nothing on it that the server has", () => {
+    localStorage.setItem(
+      "hodegon-outbox:x@x.example",
+      JSON.stringify([{ id: "a", state: "sent" }, { id: "b", state: "unsent" }]),
+    );
+    localStorage.setItem("hodegon-outbox:y@x.example", JSON.stringify([{ id: "c", state: "sent" }]));
+    forget();
+    expect(JSON.parse(localStorage.getItem("hodegon-outbox:x@x.example")!)).toEqual([
+      { id: "b", state: "unsent" },
+    ]);
+    expect(localStorage.getItem("hodegon-outbox:y@x.example")).toBeNull();
   });
 });
 

@@ -1,6 +1,6 @@
 import { useMutation, useQueryClient } from "@tanstack/react-query";
 import { useLocation, useNavigate } from "react-router";
-import { api } from "@/api/client";
+import { api, isPageOf } from "@/api/client";
 import { forget } from "@/api/keeping";
 import { queries } from "@/api/queries";
 import type { Session } from "@/api/types";
@@ -29,6 +29,7 @@ export function useEnter<T>(enter: (details: T) => Promise<Session>) {
       return enter(details);
     },
     onSuccess: (session) => {
+      if (session.account) isPageOf(session.account.id);
       client.setQueryData(queries.session().queryKey, session);
       navigate(leadsTo(search), { replace: true });
     },

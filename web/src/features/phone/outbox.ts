@@ -1,3 +1,4 @@
+import { OUTBOXES } from "@/api/keeping";
 import type { Entry, RunBlock } from "./session";
 
 /**
@@ -16,7 +17,7 @@ export class Outbox {
   private readonly key: string;
 
   constructor(account: string) {
-    this.key = `hodegon-outbox:${account}`;
+    this.key = OUTBOXES + account;
   }
 
   /** Everything kept, in the order of the days. */

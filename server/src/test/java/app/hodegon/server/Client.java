@@ -22,6 +22,7 @@ import tools.jackson.databind.json.JsonMapper;
 public final class Client {
 
     private String zone;
+    private String page;
     private static final JsonMapper JSON = new JsonMapper();
 
     private final URI base;
@@ -105,6 +106,12 @@ public final class Client {
         return this;
     }
 
+    /** From now on a page of that account. */
+    public Client pageOf(String account) {
+        page = account;
+        return this;
+    }
+
     public Client coach() {
         return signIn("coach@demo.example", "demo-coach");
     }
@@ -183,6 +190,7 @@ public final class Client {
         headers.forEach(request::header);
         if (json != null) request.header("Content-Type", "application/json");
         if (zone != null) request.header("Time-Zone", zone);
+        if (page != null) request.header("For-Account", page);
         if (!token().isEmpty()) request.header("X-XSRF-TOKEN", token());
         try {
             HttpResponse<String> response = http.send(request.build(), HttpResponse.BodyHandlers.ofString());

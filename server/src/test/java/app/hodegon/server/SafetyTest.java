@@ -2,6 +2,8 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.time.LocalDate;
+import java.util.UUID;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -27,6 +29,25 @@ class SafetyTest {
     void writesNeedTheToken(Client client) {
         client.post("/api/session", "{\"email\":\"coach@demo.example\",\"password\":\"demo-coach\"}")
                 .refused(403);
+    }
+
+    /** Two tabs of one browser, in which one after the other signed in. */
+    @Test
+    void aPageDoesNothingUnderAnothersSession(Client client) {
+        String petra = client.signIn("petra@demo.example", "demo-student")
+                .get("/api/session")
+                .body()
+                .at("/account/id")
+                .asString();
+        String round = "/api/me/rounds/" + UUID.randomUUID();
+        String played = "{\"day\":\"%s\",\"thought\":5,\"held\":3,\"cost\":\"tee\",\"edition\":1}".formatted(LocalDate.now());
+        client.pageOf(petra).get("/api/me").expect(200);
+        client.student();
+        assertThat(client.put(round, played).refused(403).body().path("otherAccount").asBoolean())
+                .isTrue();
+        client.get("/api/me").refused(403);
+        client.get("/api/session").expect(200);
+        client.pageOf(null).get("/api/me").expect(200);
     }
 
     @Test

@@ -39,7 +39,7 @@ public final class DrillFile {
     public static final int MOST = 200;
 
     static final int LONGEST_TEXT = 600;
-    static final int LONGEST_NAME = 60;
+    public static final int LONGEST_NAME = 60;
     static final int LONGEST_HALF_STEP = 30;
     static final int LOWEST_SPEED = 20;
     static final int FULL_SPEED = 100;
