@@ -16,7 +16,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(RunningServer.class)
 class ClipsTest {
 
-    private static final String PICTURE = "{\"jpeg\":\"/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//2Q==\"}";
+    private static final String PICTURE = "{\"jpeg\":\"" + Still.BASE64 + "\"}";
 
     private static final int LARGEST_FILM = 1536 * 1024;
 

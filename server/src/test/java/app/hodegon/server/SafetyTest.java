@@ -40,10 +40,15 @@ class SafetyTest {
                 .at("/account/id")
                 .asString();
         String round = "/api/me/rounds/" + UUID.randomUUID();
-        String played = "{\"day\":\"%s\",\"thought\":5,\"held\":3,\"cost\":\"tee\",\"edition\":1}".formatted(LocalDate.now());
+        String played =
+                "{\"day\":\"%s\",\"thought\":5,\"held\":3,\"cost\":\"tee\",\"edition\":1}".formatted(LocalDate.now());
         client.pageOf(petra).get("/api/me").expect(200);
         client.student();
-        assertThat(client.put(round, played).refused(403).body().path("otherAccount").asBoolean())
+        assertThat(client.put(round, played)
+                        .refused(403)
+                        .body()
+                        .path("otherAccount")
+                        .asBoolean())
                 .isTrue();
         client.get("/api/me").refused(403);
         client.get("/api/session").expect(200);

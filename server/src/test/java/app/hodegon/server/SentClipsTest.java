@@ -12,7 +12,7 @@ import tools.jackson.databind.JsonNode;
 @ExtendWith(RunningServer.class)
 class SentClipsTest {
 
-    private static final String PICTURE = "/9j/4AAQSkZJRgABAQEASABIAAD/2wBDAP//2Q==";
+    private static final String PICTURE = Still.BASE64;
 
     private Client coach;
     private Client phone;

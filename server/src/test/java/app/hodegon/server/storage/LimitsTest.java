@@ -42,12 +42,12 @@ import org.junit.jupiter.params.provider.MethodSource;
 class LimitsTest {
 
     /** Columns that hold a drill's id, whatever they are called. */
-    private static final Set<String> DRILLS = Set.of("DRILL", "PAIN_DRILL", "OWN_DRILL.ID", "PRINTED_DRILLS", "HALF_STEP");
+    private static final Set<String> DRILLS =
+            Set.of("DRILL", "PAIN_DRILL", "OWN_DRILL.ID", "PRINTED_DRILLS", "HALF_STEP");
 
     private static Stream<Field<?>> columns() {
         return DefaultSchema.DEFAULT_SCHEMA.getTables().stream().flatMap(Table::fieldStream);
     }
-
 
     private static int length(String table, String column) {
         Table<?> of = DefaultSchema.DEFAULT_SCHEMA.getTable(table);
@@ -60,10 +60,14 @@ class LimitsTest {
     void everyDrillsIdFindsRoom() {
         long found = DefaultSchema.DEFAULT_SCHEMA.getTables().stream()
                 .flatMap(table -> table.fieldStream()
-                        .filter(f -> DRILLS.contains(f.getName()) || DRILLS.contains(table.getName() + "." + f.getName()))
-                        .peek(f -> assertThat(f.getType() == String[].class
-                                        ? f.getDataType().getArrayComponentDataType().length()
-                                        : f.getDataType().length())
+                        .filter(f ->
+                                DRILLS.contains(f.getName()) || DRILLS.contains(table.getName() + "." + f.getName()))
+                        .peek(f -> assertThat(
+                                        f.getType() == String[].class
+                                                ? f.getDataType()
+                                                        .getArrayComponentDataType()
+                                                        .length()
+                                                : f.getDataType().length())
                                 .as(table.getName() + "." + f.getName())
                                 .isGreaterThanOrEqualTo(DrillFile.LONGEST_NAME)))
                 .count();
@@ -108,7 +112,10 @@ class LimitsTest {
         int reps = BlockResult.MOST_REPS;
         int flight = longest(BallResult.Kind.FLIGHT);
         int strike = longest(BallResult.Kind.STRIKE);
-        int turn = Arrays.stream(Turn.Kind.values()).mapToInt(k -> k.id().length()).max().orElseThrow();
+        int turn = Arrays.stream(Turn.Kind.values())
+                .mapToInt(k -> k.id().length())
+                .max()
+                .orElseThrow();
         Map<String, Integer> needed = Map.of(
                 "MARKS", reps,
                 // 20 to 100, and a comma.
