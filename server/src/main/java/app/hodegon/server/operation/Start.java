@@ -13,9 +13,11 @@ import java.nio.file.Path;
 import java.util.ArrayList;
 import java.util.Collections;
 import java.util.List;
+import java.util.Map;
 import org.springframework.boot.web.server.PortInUseException;
 import org.springframework.core.env.ConfigurableEnvironment;
 import org.springframework.core.env.Environment;
+import org.springframework.core.env.MapPropertySource;
 
 /** What is looked at before the server starts, what it says once it is ready, and why it did not start. */
 public final class Start {
@@ -31,7 +33,13 @@ public final class Start {
      */
     public static void prepare(ConfigurableEnvironment environment) {
         Certificate.of(environment).ifPresent(certificate -> certificate.use(environment));
-        new DataFolder(Path.of(environment.getProperty("hodegon.data", "./data"))).prepare();
+        boolean upToDate = new DataFolder(Path.of(environment.getProperty("hodegon.data", "./data"))).prepare();
+        // Looked at already: looking once more would take a tenth of the start.
+        if (upToDate) {
+            environment
+                    .getPropertySources()
+                    .addFirst(new MapPropertySource("schema", Map.of("spring.flyway.enabled", "false")));
+        }
     }
 
     /** Says that the server can be used, and under which addresses. */

@@ -75,20 +75,25 @@ public record DataFolder(Path path) {
     /**
      * Makes the folder if it is not there, and sees that it can be used; a database of an earlier version is brought up.
      *
+     * @return whether there is a database, of this version's schema now
      * @throws Refused if it cannot
      * @throws InUse if another process has the database open
      */
-    public void prepare() {
+    public boolean prepare() {
         try {
             if (!Files.exists(path)) Files.createDirectories(path);
             if (!Files.isDirectory(path)) throw new Refused(path + " is no folder: name one with --data.");
             if (!Files.isWritable(path)) throw new Refused("The folder " + path + " cannot be written.");
             onlyForTheOwner(path, "rwx------");
-            if (Files.exists(database())) check();
-            else if (Files.exists(marker()) || holdsBackups()) {
+            if (Files.exists(database())) {
+                check();
+                return true;
+            }
+            if (Files.exists(marker()) || holdsBackups()) {
                 throw new Refused("The database " + database() + " is gone, but there was an installation here."
                         + restore() + " To begin anew, use an empty folder.");
             }
+            return false;
         } catch (IOException unreadable) {
             throw new Refused("The folder " + path + " cannot be used: " + unreadable.getMessage());
         }
