@@ -67,7 +67,10 @@ describe("a machine that two share", () => {
     serve({
       "GET /api/session": () => now,
       "PUT /api/me/rounds/r1": () =>
-        Response.json({ detail: "Somebody else is signed in here now.", otherAccount: true }, { status: 403 }),
+        Response.json(
+          { detail: "Somebody else is signed in here now.", otherAccount: true },
+          { status: 403 },
+        ),
     });
     const serving = globalThis.fetch;
     vi.stubGlobal("fetch", (path: string, init: RequestInit = {}) => {
@@ -89,7 +92,10 @@ describe("a machine that two share", () => {
   it("leaves nothing on it that the server has", () => {
     localStorage.setItem(
       "hodegon-outbox:x@x.example",
-      JSON.stringify([{ id: "a", state: "sent" }, { id: "b", state: "unsent" }]),
+      JSON.stringify([
+        { id: "a", state: "sent" },
+        { id: "b", state: "unsent" },
+      ]),
     );
     localStorage.setItem("hodegon-outbox:y@x.example", JSON.stringify([{ id: "c", state: "sent" }]));
     forget();

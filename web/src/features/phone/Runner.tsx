@@ -131,7 +131,11 @@ export function Runner({
       <header className="flex items-center gap-2">
         <div className="flex-1">
           <p className="text-soft text-sm">
-            {block.aside ? (block.lowest ? EASIER_SET : ASIDE[block.aside]) : `${KIND[block.kind]}, ${at + 1} of ${ownBlocks(blocks)}`}
+            {block.aside
+              ? block.lowest
+                ? EASIER_SET
+                : ASIDE[block.aside]
+              : `${KIND[block.kind]}, ${at + 1} of ${ownBlocks(blocks)}`}
             {session.unsent && session.error && " · kept on the phone"}
           </p>
           <Title>{drill.name}</Title>

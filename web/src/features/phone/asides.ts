@@ -85,7 +85,9 @@ export function asidesOf(blocks: Me["sessions"][number]["blocks"] | Entry["block
     const same = { drill, rung, kind, form: form ?? "none", aside };
     const lowest = aside === "below" && rung === like.rung;
     return [
-      aside === "first-ten" ? { ...tenOf(like), ...same } : { ...like, sets: 1, repsPerSet: SET, ...same, lowest },
+      aside === "first-ten"
+        ? { ...tenOf(like), ...same }
+        : { ...like, sets: 1, repsPerSet: SET, ...same, lowest },
     ];
   });
 }

@@ -65,7 +65,10 @@ describe("what comes on top", () => {
       sets: 1,
     });
     expect(down.lowest).toBe(false);
-    expect(below(long, 0, CATALOGUE), "on the lowest its easier form").toMatchObject({ rung: "feel", lowest: true });
+    expect(below(long, 0, CATALOGUE), "on the lowest its easier form").toMatchObject({
+      rung: "feel",
+      lowest: true,
+    });
     const blocks: RunBlock[] = [block(), short, down];
     expect(following(blocks, 2)).toBe(1);
     expect(following(blocks, 0)).toBe(1);
