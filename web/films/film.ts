@@ -18,6 +18,9 @@ export type Shot = {
   width: number;
   height: number;
   bitrate: number;
+  /** How bright the hall is, 1 for well lit; and how soft the camera, pixels. */
+  light?: number;
+  soft?: number;
 };
 
 /** Films a movement of the simulated golfer, as a phone on a tripod would; the file's bytes. */
@@ -37,6 +40,7 @@ export async function film(shot: Shot): Promise<Uint8Array> {
     const at = Math.min(shot.motion.seconds, Math.max(0, i / shot.rate - shot.before));
     const picture = pictureOf({ motion: shot.motion, seconds: at }, shot.hand, look.build);
     stage.draw({ figures: [picture], glows: [] }, cameraOf(shot.view, shot.hand));
+    paper.filter = `brightness(${shot.light ?? 1}) blur(${shot.soft ?? 0}px)`;
     backdrop(paper, shot.width, shot.height);
     paper.drawImage(drawnOn, 0, 0);
     await source.add(i / shot.rate, 1 / shot.rate);

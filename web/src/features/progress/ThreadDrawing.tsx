@@ -83,18 +83,15 @@ export function ThreadDrawing({
               opacity="0.75"
             />
           )}
-          {s.to - s.from > 90 && (
-            <text
-              x={(s.from + s.to) / 2}
-              y={STRAND_Y - 14}
-              textAnchor="middle"
-              fontSize="14"
-              fill="var(--soft)"
-            >
-              {s.doneDays} of {s.plannedDays} days, {s.doneReps} reps
-              {s.plannedReps > 0 && ` (${Math.round((100 * s.doneReps) / s.plannedReps)} %)`}
-            </text>
-          )}
+          <text
+            x={(s.from + s.to) / 2}
+            y={STRAND_Y - 14}
+            textAnchor="middle"
+            fontSize="14"
+            fill="var(--soft)"
+          >
+            {strandLabel(s, s.to - s.from)}
+          </text>
         </g>
       ))}
       <Kept knots={knots} y={y} />
@@ -112,6 +109,20 @@ export function ThreadDrawing({
       ))}
     </svg>
   );
+}
+
+/** Width of a letter of the strand's labels, at most. */
+const LETTER = 7.4;
+
+/** As much of what was practised as there is room for beside the next label. */
+export function strandLabel(
+  s: { doneDays: number; plannedDays: number; doneReps: number; plannedReps: number },
+  width: number,
+): string {
+  const days = `${s.doneDays} of ${s.plannedDays} days`;
+  const share = s.plannedReps > 0 ? ` (${Math.round((100 * s.doneReps) / s.plannedReps)} %)` : "";
+  const most = [`${days}, ${s.doneReps} reps${share}`, `${days}${share}`, days, `${s.doneDays}/${s.plannedDays}`];
+  return most.find((text) => text.length * LETTER < width - LETTER) ?? "";
 }
 
 /** Where the measure should lie, as a band across the whole thread. */
