@@ -10,7 +10,16 @@ import { createServer } from "vite";
 
 const OUT = new URL("../../core/src/test/resources/app/hodegon/core/track/found.jsonl", import.meta.url);
 const SCHOOLS = ["early-return", "full-load", "centred", "ankle-to-ankle"];
-const FAULTS = ["sway", "reverse-pivot", "frozen-feet", "hanging-back", "early-extension", "early-spin", "arms-first", "closed-slide"];
+const FAULTS = [
+  "sway",
+  "reverse-pivot",
+  "frozen-feet",
+  "hanging-back",
+  "early-extension",
+  "early-spin",
+  "arms-first",
+  "closed-slide",
+];
 const LOOKS = ["sand", "sea", "moss", "plum"];
 const RATES = [30, 60, 60];
 const SIZE = { width: 270, height: 360, bitrate: 500_000, before: 0.6, after: 0.4 };
@@ -49,7 +58,10 @@ function shotOf(number) {
 const server = process.argv[2] ?? "http://localhost:8080";
 const films = Number(process.argv[3] ?? 36);
 const done = existsSync(OUT)
-  ? readFileSync(OUT, "utf8").split("\n").filter(Boolean).map((line) => JSON.parse(line).number)
+  ? readFileSync(OUT, "utf8")
+      .split("\n")
+      .filter(Boolean)
+      .map((line) => JSON.parse(line).number)
   : [];
 if (done.length === 0) writeFileSync(OUT, "");
 const vite = await createServer({ root: new URL("..", import.meta.url).pathname, logLevel: "error" });
@@ -58,13 +70,15 @@ const browser = await chromium.launch({
   executablePath: "/usr/bin/chromium",
   args: ["--no-sandbox", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"],
 });
-const coach = await browser.newPage();
+const context = await browser.newContext();
+context.setDefaultTimeout(0);
+const coach = await context.newPage();
 await coach.goto(`${server}/sign-in`);
 await coach.getByLabel("E-mail").fill("coach@demo.example");
 await coach.getByLabel("Password").fill("demo-coach");
 await coach.keyboard.press("Enter");
 await coach.waitForURL("**/day");
-const maker = await browser.newPage();
+const maker = await context.newPage();
 await maker.goto(`${vite.resolvedUrls.local[0]}films/index.html`);
 await maker.waitForFunction(() => "film" in window);
 
@@ -87,7 +101,15 @@ for (let number = 0; number < films; number++) {
     soft: shot.soft,
   });
   appendFileSync(OUT, `${JSON.stringify({ ...shot, before: SIZE.before, ...found })}\n`);
-  console.log(number, shot.view, shot.fault, shot.strength, found.seen, found.times?.length, Math.round((Date.now() - begun) / 1000));
+  console.log(
+    number,
+    shot.view,
+    shot.fault,
+    shot.strength,
+    found.seen,
+    found.times?.length,
+    Math.round((Date.now() - begun) / 1000),
+  );
 }
 await browser.close();
 await vite.close();

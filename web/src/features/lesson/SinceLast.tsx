@@ -128,13 +128,13 @@ function Sums({ sums }: { sums: Progress["between"] }) {
           {sums.map((sum) => (
             <tr key={sum.id} className="border-line border-b align-baseline">
               <td className="py-1 pr-4">{sum.label}</td>
-              <td className="pr-4 whitespace-nowrap">
+              <td className="pr-4 sm:whitespace-nowrap">
                 <strong>
                   {sum.hits} of {sum.of}
                 </strong>{" "}
                 {sum.tries}
               </td>
-              <td className="text-soft whitespace-nowrap">
+              <td className="text-soft sm:whitespace-nowrap">
                 {Math.round(sum.low)} to {Math.round(sum.high)} %{sum.few && ", few yet"}
               </td>
             </tr>

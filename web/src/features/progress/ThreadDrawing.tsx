@@ -11,6 +11,7 @@ import {
 } from "./threadShape";
 import type { Thread } from "@/api/types";
 import { inDigits } from "@/ui/number";
+import { strandLabel } from "./strandLabel";
 
 const BOX: Box = { width: 1100, left: 60, right: 70, top: 26, bottom: 226 };
 const STRAND_Y = 262;
@@ -109,20 +110,6 @@ export function ThreadDrawing({
       ))}
     </svg>
   );
-}
-
-/** Width of a letter of the strand's labels, at most. */
-const LETTER = 7.4;
-
-/** As much of what was practised as there is room for beside the next label. */
-export function strandLabel(
-  s: { doneDays: number; plannedDays: number; doneReps: number; plannedReps: number },
-  width: number,
-): string {
-  const days = `${s.doneDays} of ${s.plannedDays} days`;
-  const share = s.plannedReps > 0 ? ` (${Math.round((100 * s.doneReps) / s.plannedReps)} %)` : "";
-  const most = [`${days}, ${s.doneReps} reps${share}`, `${days}${share}`, days, `${s.doneDays}/${s.plannedDays}`];
-  return most.find((text) => text.length * LETTER < width - LETTER) ?? "";
 }
 
 /** Where the measure should lie, as a band across the whole thread. */

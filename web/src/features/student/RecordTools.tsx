@@ -20,8 +20,9 @@ export function RecordTools({ studentId, name }: { studentId: string; name: stri
     <section aria-labelledby="record" className="border-line grid gap-3 border-t pt-5">
       <h2 id="record">The record</h2>
       <p className="text-soft">
-        All that is kept: profile, lessons, decisions, plans, practice, measured balls. The file can be taken
-        in on another installation.
+        All that is kept: profile, lessons, decisions, plans, practice, measured balls, swings from the plate,
+        clips with their stills and films; and beside it the e-mail, letters, and who looked. The file can be
+        taken in on another installation.
       </p>
       <div className="flex flex-wrap items-center gap-3">
         <a className={LINK} href={`/api/students/${studentId}/record`} download>

@@ -46,7 +46,8 @@ final class Browser implements AutoCloseable {
     }
 
     private Browser(List<String> graphics) {
-        chromium = RUNNING.computeIfAbsent(graphics, Browser::launch);
+        chromium = RUNNING.compute(
+                graphics, (g, running) -> running != null && running.isConnected() ? running : launch(g));
     }
 
     private static com.microsoft.playwright.Browser launch(List<String> graphics) {

@@ -28,6 +28,8 @@ class ReachTest {
                 body,
             }).then((r) => r.text()).then((t) => (t ? JSON.parse(t) : {}))""";
 
+    private static final int LOOKS = 100;
+
     private static final String LONG_NAME = "W".repeat(100);
 
     private final List<String> wrong = new ArrayList<>();
@@ -111,7 +113,11 @@ class ReachTest {
         page.navigate(address);
         page.waitForLoadState(LoadState.NETWORKIDLE);
         String path = address.replaceFirst("^.*:\\d+", "");
+        // What is loaded late has its title late.
+        for (int look = 0; look < LOOKS && !page.title().endsWith(" · Hodegon"); look++) page.waitForTimeout(100);
         if (!page.title().endsWith(" · Hodegon")) wrong.add(path + " has no title of its own: " + page.title());
+        // What is folded is to be read as well.
+        page.evaluate("document.querySelectorAll('main details').forEach((d) => (d.open = true))");
         for (int width : WIDTHS) {
             page.setViewportSize(width, 800);
             Object over = page.evaluate("document.documentElement.scrollWidth - window.innerWidth");

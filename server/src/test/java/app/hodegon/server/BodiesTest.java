@@ -53,7 +53,7 @@ class BodiesTest {
                 client.post("/api/diagnosis", "{\"handedness\":\"right\"}").expect(200);
             }
             // One address may hold so many open: the oldest gave way.
-            assertThat(answer(slow.get(0))).contains(" 503");
+            assertThat(answer(slow.get(0))).as("or was silent for too long").containsPattern(" (503|408)");
         } finally {
             for (Socket socket : slow) socket.close();
         }

@@ -33,7 +33,7 @@ class EveryEndpointTest {
     /** Names of the first coach's students: whoever is not theirs must not read them. */
     private static final List<String> SECRET = List.of("Ellery", "Petra", "Lund");
 
-    private static final int NONSENSE = 1500;
+    private static final int NONSENSE = Boolean.getBoolean("hodegon.all") ? 10_000 : 800;
     private static final int SLOWEST_MILLISECONDS = 2000;
 
     private final OpenApi api = OpenApi.committed();

@@ -9,8 +9,10 @@ import app.hodegon.core.drill.Drill.Effect;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.UnknownIdException;
 import java.util.List;
+import java.util.Locale;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
@@ -42,6 +44,24 @@ class DrillLibraryTest {
         assertThat(drill.places()).isNotEmpty();
         assertThat(drill.feedback()).isNotEmpty();
         assertThat(drill.diagram().press()).isNotEmpty();
+    }
+
+    /** An easier form whose every word stands in one of the drill's own forms is that form again. */
+    @ParameterizedTest
+    @MethodSource("drills")
+    void theEasierFormIsNoneOfItsOwn(Drill drill) {
+        Set<String> easier = words(drill.texts().easier());
+        assertThat(drill.variations()).noneMatch(own -> words(own).containsAll(easier));
+    }
+
+    private static Set<String> words(String text) {
+        return Stream.of(text.toLowerCase(Locale.ROOT)
+                        .replaceAll("[^a-z{} -]", " ")
+                        .strip()
+                        .split("\\s+"))
+                .filter(word ->
+                        !Set.of("a", "the", "with", "do", "it", "of", "to").contains(word))
+                .collect(Collectors.toSet());
     }
 
     @ParameterizedTest

@@ -74,8 +74,10 @@ final class RecordFile {
      * Writes row by row.
      *
      * @param drills the coach's own drills that the record speaks of, as a drill file
+     * @param about what the installation keeps of the student beside it; not taken in again
      */
-    void write(Map<String, List<Map<String, Object>>> record, String drills, OutputStream to) {
+    void write(
+            Map<String, List<Map<String, Object>>> record, String drills, Map<String, Object> about, OutputStream to) {
         try (JsonGenerator out = JSON.createGenerator(to)) {
             out.writeStartObject();
             out.writeStringProperty("kind", KIND);
@@ -94,6 +96,8 @@ final class RecordFile {
             }
             out.writeName("drills");
             out.writeRawValue(drills);
+            out.writeName("about");
+            out.writePOJO(about);
             out.writeEndObject();
         }
     }
@@ -134,6 +138,9 @@ final class RecordFile {
         fields.putObject("drills")
                 .put("type", "array")
                 .put("description", "The coach's own drills, as in a drill file.");
+        fields.putObject("about")
+                .put("type", "object")
+                .put("description", "What the installation kept beside the record; not taken in again.");
         schema.put("additionalProperties", false);
         return schema;
     }

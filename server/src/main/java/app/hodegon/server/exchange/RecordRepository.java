@@ -214,6 +214,63 @@ class RecordRepository {
         return (Field<UUID>) table.getPrimaryKey().getFields().get(0);
     }
 
+    /**
+     * What the installation keeps of a student beside the record: it goes out with it, so that one sees it, and is of no
+     * use elsewhere.
+     */
+    Map<String, Object> about(UUID student) {
+        Map<String, Object> about = new LinkedHashMap<>();
+        db.select(ACCOUNT.EMAIL, ACCOUNT.ZONE)
+                .from(STUDENT)
+                .join(ACCOUNT)
+                .on(ACCOUNT.ID.eq(STUDENT.ACCOUNT_ID))
+                .where(STUDENT.ID.eq(student))
+                .fetchOptional()
+                .ifPresent(account -> {
+                    about.put("email", account.value1());
+                    about.put("zone", account.value2());
+                });
+        about.put(
+                "accesses",
+                lines(db.select(
+                                ACCOUNT.NAME.as("coach"),
+                                STUDENT_ACCESS.HAPPENED_ON.as("on"),
+                                STUDENT_ACCESS.WHAT,
+                                STUDENT_ACCESS.PLACE,
+                                STUDENT_ACCESS.TIMES)
+                        .from(STUDENT_ACCESS)
+                        .join(ACCOUNT)
+                        .on(ACCOUNT.ID.eq(STUDENT_ACCESS.COACH_ID))
+                        .where(STUDENT_ACCESS.STUDENT_ID.eq(student))
+                        .orderBy(STUDENT_ACCESS.FIRST_AT)
+                        .fetch()));
+        about.put(
+                "standIns",
+                lines(db.select(ACCOUNT.NAME.as("coach"), STAND_IN.UNTIL_DAY.as("until"))
+                        .from(STAND_IN)
+                        .join(ACCOUNT)
+                        .on(ACCOUNT.ID.eq(STAND_IN.COACH_ID))
+                        .where(STAND_IN.STUDENT_ID.eq(student))
+                        .orderBy(ACCOUNT.NAME)
+                        .fetch()));
+        about.put(
+                "letters",
+                lines(db.select(MAIL.WRITTEN_AT.as("at"), MAIL.SUBJECT, MAIL.BODY)
+                        .from(MAIL)
+                        .where(MAIL.ADDRESS.eq(String.valueOf(about.get("email"))))
+                        .orderBy(MAIL.WRITTEN_AT)
+                        .fetch()));
+        return about;
+    }
+
+    private static List<Map<String, String>> lines(org.jooq.Result<?> rows) {
+        return rows.map(row -> {
+            Map<String, String> line = new LinkedHashMap<>();
+            for (Field<?> field : row.fields()) line.put(camel(field.getName()), String.valueOf(row.get(field)));
+            return line;
+        });
+    }
+
     boolean has(UUID student) {
         return db.fetchExists(STUDENT, STUDENT.ID.eq(student));
     }

@@ -110,7 +110,7 @@ class Records {
         List<String> named = drills.own(coach.id()).stream()
                 .filter(id -> rows.values().stream().flatMap(List::stream).anyMatch(row -> names(row, id)))
                 .toList();
-        new RecordFile(records.sections()).write(rows, drills.file(coach.id(), named), to);
+        new RecordFile(records.sections()).write(rows, drills.file(coach.id(), named), records.about(student), to);
     }
 
     private static boolean names(Map<String, Object> row, String drill) {

@@ -80,13 +80,10 @@ final class Intake implements ReadListener {
         end();
     }
 
-    /** The sender has gone. */
+    /** The sender has gone, or was silent for too long and may still listen. */
     @Override
     public void onError(Throwable gone) {
-        if (finish()) {
-            body.close();
-            async.complete();
-        }
+        refuse(HttpStatus.REQUEST_TIMEOUT, "The request took too long to arrive.");
     }
 
     private void end() {
