@@ -36,6 +36,7 @@ for (const film of JSON.parse(readFileSync(new URL("films.json", FILMS), "utf8")
     points: found.points,
     frames: found.frames,
     times: found.times,
+    found: true,
   };
   const read = await coach.evaluate(post, request);
   const off = (id) => {
@@ -88,6 +89,7 @@ async function find({ data, name }) {
     points: [...POINTS],
     frames: framesToSend(found.frames),
     times: found.times,
+    found: true,
     seconds: (performance.now() - begun) / 1000,
   };
 }

@@ -2,13 +2,16 @@
  * Films golfers of many builds, clothes, faults, lights, cameras and rates, small, and finds the points in each:
  * `node films/learn.mjs http://localhost:8080 [films]`, with the demo running there. What was found is written, with what
  * was put in, to the core's test resources: from it the errors of found points are learnt, and what is said of readings is
- * held against the truth on films that were left out (docs/measuring-found.md). Takes a minute a film.
+ * held against the truth on films that were left out (docs/measuring-learnt.md). Takes a minute or two a film, and goes on
+ * where it was stopped.
  */
 import { appendFileSync, existsSync, readFileSync, writeFileSync } from "node:fs";
+import { gzipSync } from "node:zlib";
 import { chromium } from "playwright-core";
 import { createServer } from "vite";
 
-const OUT = new URL("../../core/src/test/resources/app/hodegon/core/track/found.jsonl", import.meta.url);
+const OUT = new URL("found.jsonl", import.meta.url);
+const PACKED = new URL("../../core/src/test/resources/app/hodegon/core/track/found.jsonl.gz", import.meta.url);
 const SCHOOLS = ["early-return", "full-load", "centred", "ankle-to-ankle"];
 const FAULTS = [
   "sway",
@@ -64,7 +67,7 @@ const done = existsSync(OUT)
       .map((line) => JSON.parse(line).number)
   : [];
 if (done.length === 0) writeFileSync(OUT, "");
-const vite = await createServer({ root: new URL("..", import.meta.url).pathname, logLevel: "error" });
+const vite = await createServer({ root: new URL("..", import.meta.url).pathname, logLevel: "error", server: { hmr: false, watch: null } });
 await vite.listen(0);
 const browser = await chromium.launch({
   executablePath: "/usr/bin/chromium",
@@ -111,6 +114,7 @@ for (let number = 0; number < films; number++) {
     Math.round((Date.now() - begun) / 1000),
   );
 }
+writeFileSync(PACKED, gzipSync(readFileSync(OUT), { level: 9 }));
 await browser.close();
 await vite.close();
 

@@ -50,6 +50,8 @@ export function trackOf(
     points: [...POINTS],
     frames: framesToSend(frames),
     times: times.map(toMicros),
+    // Where somebody set them this is said otherwise, and goes before.
+    found: true,
   };
 }
 

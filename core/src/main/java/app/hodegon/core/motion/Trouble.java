@@ -36,7 +36,8 @@ public record Trouble(Kind kind, String text) {
         SIDEWAYS("sideways"),
         MIRRORED("mirrored"),
         SWAPPED("swapped"),
-        UNFITTING("unfitting");
+        UNFITTING("unfitting"),
+        NOT_TOLD("not-told");
 
         private final String id;
 

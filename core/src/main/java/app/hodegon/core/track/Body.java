@@ -101,6 +101,10 @@ final class Body {
         return middle(BodyPoint.LEAD_KNEE, BodyPoint.TRAIL_KNEE);
     }
 
+    boolean isFound() {
+        return track.isFound();
+    }
+
     boolean isByHand() {
         return track.isByHand();
     }

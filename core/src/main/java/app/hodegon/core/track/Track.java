@@ -40,6 +40,9 @@ public final class Track {
     private final double[] seconds;
     private final Map<BodyPoint, Path> paths;
 
+    /** Whether a program found the points in pictures: then they lie beside the body's own. */
+    private final boolean found;
+
     /** Time from one picture of the film to the next where points were set in some of them, seconds; else NaN. */
     private final double ofTheFilm;
 
@@ -79,7 +82,7 @@ public final class Track {
      *     for paths of another length
      */
     public Track(View view, double[] seconds, Map<BodyPoint, Path> paths) {
-        this(view, ofFilm(seconds), paths, Double.NaN);
+        this(view, ofFilm(seconds), paths, Double.NaN, false);
     }
 
     private static double[] ofFilm(double[] seconds) {
@@ -122,13 +125,14 @@ public final class Track {
         if (!(step >= FASTEST && step <= SLOWEST)) {
             throw new IllegalArgumentException("A film has 5 to 1,000 pictures a second.");
         }
-        return new Track(view, rising(seconds), paths, step);
+        return new Track(view, rising(seconds), paths, step, false);
     }
 
-    private Track(View view, double[] seconds, Map<BodyPoint, Path> paths, double ofTheFilm) {
+    private Track(View view, double[] seconds, Map<BodyPoint, Path> paths, double ofTheFilm, boolean found) {
         this.view = Objects.requireNonNull(view);
         this.seconds = seconds;
         this.ofTheFilm = ofTheFilm;
+        this.found = found;
         this.paths = new EnumMap<>(BodyPoint.class);
         paths.forEach((point, path) -> {
             if (path.along().length != seconds.length
@@ -143,7 +147,16 @@ public final class Track {
 
     /** The same with other points. */
     Track with(Map<BodyPoint, Path> others) {
-        return new Track(view, seconds, others, ofTheFilm);
+        return new Track(view, seconds, others, ofTheFilm, found);
+    }
+
+    /** The same, of points that a program found in a film: what that may be off by is part of every reading. */
+    public Track asFound() {
+        return new Track(view, seconds, paths, ofTheFilm, true);
+    }
+
+    boolean isFound() {
+        return found;
     }
 
     /** Whether its points were set at some moments. */

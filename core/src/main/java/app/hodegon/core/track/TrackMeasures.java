@@ -139,7 +139,16 @@ final class TrackMeasures {
         double late = fit.slope() / ruler.pixelsPerCentimetre() * moment.uncertainty() / 1000;
         // A heel that stays down is read a little under the ground as often as over it.
         double kept = measure.quantity().lowest() == 0 ? Math.max(0, value) : value;
-        add(measure, Optional.of(at), kept, together(scatter, late, value * ruler.uncertainty(), BESIDE));
+        add(
+                measure,
+                Optional.of(at),
+                kept,
+                together(scatter, late, value * ruler.uncertainty(), beside(measure, at, BESIDE)));
+    }
+
+    /** How far points lie beside the body's own: as learnt where a program found them, else as assumed. */
+    private double beside(Measure measure, Checkpoint at, double assumed) {
+        return body.isFound() ? FoundErrors.of(measure, at).orElse(assumed) : assumed;
     }
 
     private void heel(Checkpoint at) {
@@ -206,7 +215,9 @@ final class TrackMeasures {
     }
 
     private void turn(Measure measure, Checkpoint at, double value, Width.Turned turned) {
-        double uncertainty = Math.hypot(turned.uncertainty(), BESIDE_TURN);
+        double beside = beside(measure, at, BESIDE_TURN);
+        double uncertainty = Math.hypot(turned.uncertainty(), beside);
+        if (body.isFound() && !FoundErrors.tellTurn(measure, at)) return;
         if (uncertainty < USELESS) add(measure, Optional.of(at), value, uncertainty);
     }
 
@@ -234,7 +245,7 @@ final class TrackMeasures {
                 Measure.POSTURE_RISE,
                 Optional.of(at),
                 Math.toDegrees(before - now),
-                together(Math.toDegrees(scatter), Math.toDegrees(late), BESIDE_BEND));
+                together(Math.toDegrees(scatter), Math.toDegrees(late), beside(Measure.POSTURE_RISE, at, BESIDE_BEND)));
     }
 
     /** The way back begins with the hands' first movement, unless the trigger is known better than from this film. */

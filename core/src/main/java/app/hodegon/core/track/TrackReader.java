@@ -129,6 +129,12 @@ public final class TrackReader {
         Ruler ruler = marks.orElseGet(() -> byHeight(height));
         List<Measured> readings = new TrackMeasures(track.view(), body, length, ruler, moments, takeaway).read();
         troubles.addAll(new TrackTroubles(track, body, length, ruler, moments, swapped).find());
+        if (track.isFound() && track.view() == View.FACE_ON && moments.has(Checkpoint.TOP)) {
+            troubles.add(
+                    new Trouble(
+                            Kind.NOT_TOLD,
+                            "How far the hips turn, and the shoulders at the top, cannot be told from points that were found: judge it by eye."));
+        }
         return new TrackReading(track.view(), ruler, new SwingReading(moments.all(), readings, troubles));
     }
 

@@ -243,7 +243,8 @@ public class Clips {
         Optional<Ruler> marks = Optional.ofNullable(told.marks()).map(MarksEntry::ruler);
         List<Moment> known =
                 told.moments().stream().map(SwingMomentView::moment).toList();
-        return TrackView.of(Tracks.read(track, marks, told.golferHeight(), known, hand), hand);
+        Track seen = track.isByHand() ? track : track.asFound();
+        return TrackView.of(Tracks.read(seen, marks, told.golferHeight(), known, hand), hand);
     }
 
     /**

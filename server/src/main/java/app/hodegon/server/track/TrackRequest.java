@@ -26,6 +26,7 @@ import java.util.Optional;
  * @param frames for each frame, for each point: x to the right and y down in pixels, certainty 0 to 1
  * @param times of the frames, seconds
  * @param moments known from elsewhere or corrected, by checkpoint, seconds
+ * @param found whether a program found the points in a film: what that may be off by is then part of every reading
  * @param byHand the frames are those of the moments alone, with points that somebody set; needs frameRate and times
  */
 public record TrackRequest(
@@ -38,7 +39,8 @@ public record TrackRequest(
         @NotNull @Size(max = Track.LONGEST) double[][][] frames,
         @Size(max = Track.LONGEST) double[] times,
         @Size(max = 8) Map<@Size(max = 20) String, @NotNull Double> moments,
-        Boolean byHand) {
+        Boolean byHand,
+        Boolean found) {
 
     /**
      * A thing of known length in the plane of the feet.
@@ -66,7 +68,8 @@ public record TrackRequest(
             }
             return Invalid.in("frames", () -> Track.byHand(of, seconds, paths, 1 / frameRate));
         }
-        return Invalid.in("frames", () -> new Track(of, seconds, paths));
+        Track track = Invalid.in("frames", () -> new Track(of, seconds, paths));
+        return Boolean.TRUE.equals(found) ? track.asFound() : track;
     }
 
     public Optional<Ruler> ruler() {
