@@ -3,6 +3,7 @@ package app.hodegon.server.operation;
 import app.hodegon.server.http.Failure;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
+import org.springframework.beans.factory.BeanCreationNotAllowedException;
 import org.springframework.beans.factory.config.ConfigurableListableBeanFactory;
 import org.springframework.boot.LazyInitializationExcludeFilter;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
@@ -39,11 +40,10 @@ class Warming {
             try {
                 if (!beans.getBeanDefinition(name).isAbstract()
                         && beans.getBeanDefinition(name).isSingleton()) beans.getBean(name);
+            } catch (BeanCreationNotAllowedException ending) {
+                return;
             } catch (RuntimeException failed) {
-                // The server may be ending already.
-                if (beans.isConfigurationFrozen() && !beans.containsSingleton(name)) {
-                    LOG.warn("{} could not be made: {}", name, Failure.without(failed));
-                }
+                LOG.error("{} could not be made: {}", name, Failure.without(failed));
             }
         }
     }
