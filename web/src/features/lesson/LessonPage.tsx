@@ -64,6 +64,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
   const [params, setParams] = useSearchParams();
   const view = VIEWS.some((v) => v.id === params.get("view")) ? (params.get("view") as string) : "before";
   const show = useCallback((next: string) => setParams({ view: next }, { replace: true }), [setParams]);
+  const [stage, setStage] = useState<MomentName>("before");
   const look = useCallback(
     (next: string | undefined) => {
       // The swings that come now are of the balls last looked at.
@@ -77,7 +78,6 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
   const [shown, setShown] = useState<Sign>();
   const [keys, setKeys] = useState(false);
   const [find, setFind] = useState(false);
-  const [stage, setStage] = useState<MomentName>("before");
   const moment: MomentName = view === "after" ? "after" : "before";
   const signs = signsAt(catalogue, place);
   const current = signs.some((s) => s.id === marked) ? marked : signs[0]?.id;

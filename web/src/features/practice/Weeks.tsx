@@ -33,7 +33,7 @@ export function Weeks({ weeks, catalogue }: { weeks: Week[]; catalogue: Catalogu
                 {week.pain > 0 && <strong className="text-alert">pain {week.pain}</strong>}
               </span>
             </summary>
-            <Days days={week.days} catalogue={catalogue} />
+            <Days label={`Days from ${shortDay(week.monday)}`} days={week.days} catalogue={catalogue} />
           </details>
         </li>
       ))}
@@ -41,9 +41,9 @@ export function Weeks({ weeks, catalogue }: { weeks: Week[]; catalogue: Catalogu
   );
 }
 
-function Days({ days, catalogue }: { days: Day[]; catalogue: Catalogue }) {
+function Days({ label, days, catalogue }: { label: string; days: Day[]; catalogue: Catalogue }) {
   return (
-    <Wide label="Practice day by day">
+    <Wide label={label}>
       <table className="mb-2 w-full border-collapse text-left">
         <thead className="text-soft border-line border-b text-sm">
           <tr>

@@ -7,22 +7,24 @@ export function ChangesTable({ changes }: { changes: Change[] }) {
   const untold = changes.filter((change) => !telling(change));
   return (
     <div>
-      {untold.length < changes.length && <Rows changes={inOrder(changes.filter(telling))} />}
+      {untold.length < changes.length && (
+        <Rows label="What changed" changes={inOrder(changes.filter(telling))} />
+      )}
       {untold.length > 0 && (
         <details>
           <summary className="text-soft w-fit cursor-pointer py-1">
             {untold.length} more, without a change that could be told
           </summary>
-          <Rows changes={untold} />
+          <Rows label="What cannot be told" changes={untold} />
         </details>
       )}
     </div>
   );
 }
 
-function Rows({ changes }: { changes: Change[] }) {
+function Rows({ label, changes }: { label: string; changes: Change[] }) {
   return (
-    <Wide label="What changed">
+    <Wide label={label}>
       <table className="w-full border-collapse text-left">
         <caption className="sr-only">First balls then and now</caption>
         <thead className="text-soft border-strong-line border-b text-sm">

@@ -183,6 +183,20 @@ class AcademyTest {
     }
 
     @Test
+    void aDrillsRecordCountsTheCoachsOwnStudentsOnly() {
+        Client none = joined("Alma");
+        int owners = 0;
+        for (JsonNode drill : owner.get("/api/drills").expect(200).body()) {
+            String record = "/api/drills/" + drill.path("id").asString() + "/record";
+            owners += owner.get(record).expect(200).body().path("students").asInt();
+            assertThat(none.get(record).expect(200).body().path("students").asInt())
+                    .as(record)
+                    .isZero();
+        }
+        assertThat(owners).isPositive();
+    }
+
+    @Test
     void drillsAndStartingPointsAreShared() {
         JsonNode drill = owner.get("/api/drills/disc-turn/file").expect(200).body();
         String own = drill.toString().replace("\"disc-turn\"", "\"plate-turn\"");
