@@ -195,7 +195,7 @@ describe("a student's page", () => {
     stopped: ["disc-turn"],
   };
   const answers = {
-    "GET /api/students/s1": { id: "s1", signedUp: false, profile },
+    "GET /api/students/s1": { id: "s1", signedUp: false, own: true, profile },
     "GET /api/students/s1/thread?last=12": thread,
     "GET /api/students/s1/planned": [
       { date: "2026-11-06", reps: 60 },
