@@ -3,10 +3,10 @@ package app.hodegon.server.operation;
 import app.hodegon.server.http.Failure;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
-import org.springframework.beans.factory.BeanCreationNotAllowedException;
 import org.springframework.beans.factory.config.ConfigurableListableBeanFactory;
 import org.springframework.boot.LazyInitializationExcludeFilter;
 import org.springframework.boot.context.event.ApplicationReadyEvent;
+import org.springframework.context.ConfigurableApplicationContext;
 import org.springframework.context.SmartLifecycle;
 import org.springframework.context.annotation.Bean;
 import org.springframework.context.annotation.Configuration;
@@ -29,20 +29,20 @@ class Warming {
 
     @EventListener
     void ready(ApplicationReadyEvent event) {
-        ConfigurableListableBeanFactory beans = event.getApplicationContext().getBeanFactory();
-        Thread rest = new Thread(() -> make(beans), "the-rest");
+        Thread rest = new Thread(() -> make(event.getApplicationContext()), "the-rest");
         rest.setDaemon(true);
         rest.start();
     }
 
-    private static void make(ConfigurableListableBeanFactory beans) {
+    private static void make(ConfigurableApplicationContext application) {
+        ConfigurableListableBeanFactory beans = application.getBeanFactory();
         for (String name : beans.getBeanDefinitionNames()) {
             try {
                 if (!beans.getBeanDefinition(name).isAbstract()
                         && beans.getBeanDefinition(name).isSingleton()) beans.getBean(name);
-            } catch (BeanCreationNotAllowedException ending) {
-                return;
             } catch (RuntimeException failed) {
+                // The server may be ending already.
+                if (application.isClosed()) return;
                 LOG.error("{} could not be made: {}", name, Failure.without(failed));
             }
         }
