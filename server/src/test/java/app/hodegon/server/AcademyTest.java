@@ -29,19 +29,6 @@ class AcademyTest {
         this.second = second.signIn("second@demo.example", "demo-coach");
     }
 
-    private static String id(Client coach) {
-        return coach.get("/api/academy")
-                .expect(200)
-                .body()
-                .path("coaches")
-                .valueStream()
-                .filter(c -> c.path("you").asBoolean())
-                .findFirst()
-                .orElseThrow()
-                .path("id")
-                .asString();
-    }
-
     /** A coach who joined by invitation. */
     private Client joined(String name) {
         String token = owner.post("/api/academy/invitations", "{\"name\":\"%s\"}".formatted(name))
@@ -91,10 +78,10 @@ class AcademyTest {
         second.get("/api/lessons/" + lesson).refused(404);
         String grant = "{\"coachId\":\"%s\",\"until\":\"%s\"}";
         String path = "/api/students/" + student + "/stand-ins";
-        owner.post(path, grant.formatted(id(second), LocalDate.now().minusDays(1)))
+        owner.post(path, grant.formatted(second.coachId(), LocalDate.now().minusDays(1)))
                 .refused(422);
-        owner.post(path, grant.formatted(id(owner), LocalDate.now())).refused(422);
-        owner.post(path, grant.formatted(id(second), LocalDate.now())).expect(200);
+        owner.post(path, grant.formatted(owner.coachId(), LocalDate.now())).refused(422);
+        owner.post(path, grant.formatted(second.coachId(), LocalDate.now())).expect(200);
 
         second.get("/api/students/" + student).expect(200);
         JsonNode entry = second.get("/api/lessons/" + lesson).expect(200).body();
@@ -104,7 +91,7 @@ class AcademyTest {
         second.get("/api/students/" + student + "/record").refused(404);
         second.post("/api/students/" + student + "/erasure", "{\"name\":\"Petra Lund\"}")
                 .refused(404);
-        second.post(path, grant.formatted(id(owner), LocalDate.now())).refused(404);
+        second.post(path, grant.formatted(owner.coachId(), LocalDate.now())).refused(404);
         second.get("/api/students/" + student + "/accesses").refused(404);
 
         JsonNode log =
@@ -113,7 +100,7 @@ class AcademyTest {
         assertThat(log.findValuesAsString("place")).contains("student", "lesson");
         assertThat(log.findValuesAsString("coach")).containsOnly("Joren Aldwick");
 
-        owner.delete(path + "/" + id(second)).expect(204);
+        owner.delete(path + "/" + second.coachId()).expect(204);
         second.get("/api/lessons/" + lesson).refused(404);
         assertThat(second.get("/api/students").body().toString()).doesNotContain("Petra Lund");
     }
@@ -124,7 +111,7 @@ class AcademyTest {
         String student = second.get("/api/students").body().at("/0/id").asString();
         String thread = "/api/students/" + student + "/thread";
         int lessons = second.get(thread).expect(200).body().path("knots").size();
-        String offer = "{\"coachId\":\"%s\",\"words\":\"You know juniors.\"}".formatted(id(third));
+        String offer = "{\"coachId\":\"%s\",\"words\":\"You know juniors.\"}".formatted(third.coachId());
         owner.put("/api/students/" + student + "/handover", offer).refused(404);
         second.put("/api/students/" + student + "/handover", offer).expect(200);
         second.get(thread).expect(200);
@@ -138,7 +125,7 @@ class AcademyTest {
         assertThat(third.get("/api/academy").body().path("handovers")).isEmpty();
 
         // Back again, declined first.
-        String back = "{\"coachId\":\"%s\",\"words\":\"\"}".formatted(id(second));
+        String back = "{\"coachId\":\"%s\",\"words\":\"\"}".formatted(second.coachId());
         third.put("/api/students/" + student + "/handover", back).expect(200);
         second.delete("/api/students/" + student + "/handover").expect(204);
         second.post("/api/students/" + student + "/handover/acceptance", null).refused(404);
@@ -149,12 +136,14 @@ class AcademyTest {
     @Test
     void whoLeavesHandsOverFirstAndIsSignedOut() {
         Client leaving = joined("Ilse");
-        String id = id(leaving);
+        String id = leaving.coachId();
         leaving.post("/api/students", StudentsTest.form("Ada Wright")).expect(201);
         leaving.delete("/api/academy/coaches/" + id).refused(409);
         second.delete("/api/academy/coaches/" + id).refused(403);
-        owner.delete("/api/academy/coaches/" + id(owner)).refused(409);
-        assertThat(owner.post("/api/academy/coaches/" + id + "/handovers", "{\"coachId\":\"%s\"}".formatted(id(second)))
+        owner.delete("/api/academy/coaches/" + owner.coachId()).refused(409);
+        assertThat(owner.post(
+                                "/api/academy/coaches/" + id + "/handovers",
+                                "{\"coachId\":\"%s\"}".formatted(second.coachId()))
                         .expect(200)
                         .body()
                         .path("students")
@@ -172,13 +161,13 @@ class AcademyTest {
 
     @Test
     void theHouseCanChangeItsOwner() {
-        second.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id(second)))
+        second.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(second.coachId()))
                 .refused(403);
-        owner.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id(second)))
+        owner.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(second.coachId()))
                 .expect(204);
         owner.get("/api/health").refused(404);
         second.get("/api/health").expect(200);
-        second.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id(owner)))
+        second.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(owner.coachId()))
                 .expect(204);
     }
 
@@ -253,7 +242,7 @@ class AcademyTest {
     void theHouseIsNeverWithoutAnOwner() {
         for (int i = 0; i < 8; i++) {
             Client next = joined("Next" + i);
-            String id = id(next);
+            String id = next.coachId();
             List<Integer> statuses = atOnce(
                     () -> owner.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id)),
                     () -> next.delete("/api/academy/coaches/" + id));
@@ -263,7 +252,7 @@ class AcademyTest {
                     .as("after " + statuses)
                     .hasSize(1);
             if (statuses.get(0) != 204) continue;
-            next.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(id(owner)))
+            next.put("/api/academy/owner", "{\"coachId\":\"%s\"}".formatted(owner.coachId()))
                     .expect(204);
             next.delete("/api/academy/coaches/" + id).expect(204);
         }
@@ -273,7 +262,7 @@ class AcademyTest {
     void nobodyLeavesStudentsBehind() {
         for (int i = 0; i < 8; i++) {
             Client leaving = joined("Leaving" + i);
-            String id = id(leaving);
+            String id = leaving.coachId();
             String student = owner.post("/api/students", StudentsTest.form("Given " + i))
                     .expect(201)
                     .body()
@@ -297,7 +286,7 @@ class AcademyTest {
     @Test
     void theOwnerSeesToTheStudentsOfWhoeverLeft(Client anybody) throws SQLException {
         Client leaving = joined("Gone");
-        String id = id(leaving);
+        String id = leaving.coachId();
         String student = leaving.post("/api/students", StudentsTest.form("Left Behind"))
                 .expect(201)
                 .body()
@@ -315,7 +304,7 @@ class AcademyTest {
         assertThat(owner.get("/api/academy").body().path("coaches").toString()).contains("\"left\":true");
         assertThat(second.get("/api/academy").body().path("coaches").toString()).doesNotContain("\"left\":true");
         owner.get(path + "/record").expect(200);
-        owner.post("/api/academy/coaches/" + id + "/handovers", "{\"coachId\":\"%s\"}".formatted(id(second)))
+        owner.post("/api/academy/coaches/" + id + "/handovers", "{\"coachId\":\"%s\"}".formatted(second.coachId()))
                 .expect(200);
         second.post(path + "/handover/acceptance", null).expect(204);
         second.get(path).expect(200);
@@ -348,14 +337,16 @@ class AcademyTest {
         for (String student : List.of(lost, fresh)) {
             owner.put(
                             "/api/students/" + student + "/handover",
-                            "{\"coachId\":\"%s\",\"words\":\"\"}".formatted(id(second)))
+                            "{\"coachId\":\"%s\",\"words\":\"\"}".formatted(second.coachId()))
                     .expect(200);
             second.post("/api/students/" + student + "/handover/acceptance", null)
                     .expect(204);
         }
         nobody.get("/api/password-links/" + link).refused(404);
         nobody.get("/api/invitations/" + invitation).refused(404);
-        second.put("/api/students/" + lost + "/handover", "{\"coachId\":\"%s\",\"words\":\"\"}".formatted(id(owner)))
+        second.put(
+                        "/api/students/" + lost + "/handover",
+                        "{\"coachId\":\"%s\",\"words\":\"\"}".formatted(owner.coachId()))
                 .expect(200);
         owner.post("/api/students/" + lost + "/handover/acceptance", null).expect(204);
     }
@@ -383,7 +374,9 @@ class AcademyTest {
     void aStandInEndsWithItsDay() throws SQLException {
         String student = owner.student("Bram Ellery");
         String path = "/api/students/" + student;
-        owner.post(path + "/stand-ins", "{\"coachId\":\"%s\",\"until\":\"%s\"}".formatted(id(second), LocalDate.now()))
+        owner.post(
+                        path + "/stand-ins",
+                        "{\"coachId\":\"%s\",\"until\":\"%s\"}".formatted(second.coachId(), LocalDate.now()))
                 .expect(200);
         second.get(path).expect(200);
         RunningServer.execute(owner, "update stand_in set until_day = dateadd('DAY', -1, until_day)");

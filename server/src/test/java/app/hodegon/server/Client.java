@@ -116,6 +116,20 @@ public final class Client {
         return signIn("coach@demo.example", "demo-coach");
     }
 
+    /** The coach's own id. */
+    public String coachId() {
+        return get("/api/academy")
+                .expect(200)
+                .body()
+                .path("coaches")
+                .valueStream()
+                .filter(c -> c.path("you").asBoolean())
+                .findFirst()
+                .orElseThrow()
+                .path("id")
+                .asString();
+    }
+
     public Client student() {
         return signIn("bram@demo.example", "demo-student");
     }

@@ -75,11 +75,7 @@ class EarlierStoresTest {
                         || !endpoint.method().equals("GET")
                         || endpoint.path().startsWith("/api/me")
                         || ENDLESS.contains(endpoint.path())) continue;
-                Map<String, String> own = new HashMap<>(ids);
-                if (endpoint.path().startsWith("/api/lessons/")) own.put("id", ids.get("lessonId"));
-                if (endpoint.path().startsWith("/api/plans/")) own.put("id", ids.get("planId"));
-                if (endpoint.path().contains("drills/{id}")) own.put("id", "disc-turn");
-                assertThat(coach.get(endpoint.at(own, "none")).status())
+                assertThat(coach.get(endpoint.at(endpoint.own(ids), "none")).status())
                         .as(version + ": " + endpoint + " of "
                                 + line.path("name").asString())
                         .isLessThan(500);
@@ -101,21 +97,7 @@ class EarlierStoresTest {
                 ? "" + UUID.randomUUID()
                 : knots.get(0).path("lessonId").asString();
         JsonNode plan = coach.get("/api/lessons/" + lesson + "/plan").body();
-        Map<String, String> ids = new HashMap<>();
-        ids.put("id", student);
-        ids.put("studentId", student);
-        ids.put("lessonId", lesson);
-        ids.put("planId", plan.path("id").asString("" + UUID.randomUUID()));
-        ids.put("first", lesson);
-        ids.put("second", lesson);
-        ids.put("fault", "sway");
-        ids.put("rung", "feel");
-        ids.put("drill", "disc-turn");
-        ids.put("date", "2026-12-01");
-        ids.put("against", "centred");
-        ids.put("degrees", "3");
-        ids.put("wanted", "straight");
-        return ids;
+        return OpenApi.names(student, lesson, plan.path("id").asString("" + UUID.randomUUID()));
     }
 
     /** By student and section of the record, how many rows the earlier version had. */

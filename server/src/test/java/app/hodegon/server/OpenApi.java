@@ -5,6 +5,7 @@ import java.io.UncheckedIOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.util.ArrayList;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Random;
@@ -63,10 +64,43 @@ final class OpenApi {
             return address.append(query).toString();
         }
 
+        /** The same names with what {@code {id}} stands for under this address. */
+        Map<String, String> own(Map<String, String> names) {
+            Map<String, String> own = new HashMap<>(names);
+            if (path.startsWith("/api/lessons/")) own.put("id", names.get("lessonId"));
+            if (path.startsWith("/api/plans/")) own.put("id", names.get("planId"));
+            if (isOfALibrary()) own.put("id", "disc-turn");
+            return own;
+        }
+
+        /** Whose drill ships is everybody's. */
+        boolean isOfALibrary() {
+            return path.startsWith("/api/drills/") || path.startsWith("/api/motions/drills/");
+        }
+
         @Override
         public String toString() {
             return method + " " + path;
         }
+    }
+
+    /** What a student's things are called in addresses. */
+    static Map<String, String> names(String student, String lesson, String plan) {
+        Map<String, String> names = new HashMap<>();
+        names.put("id", student);
+        names.put("studentId", student);
+        names.put("lessonId", lesson);
+        names.put("planId", plan);
+        names.put("first", lesson);
+        names.put("second", lesson);
+        names.put("fault", "sway");
+        names.put("rung", "feel");
+        names.put("drill", "disc-turn");
+        names.put("date", "2026-12-01");
+        names.put("against", "centred");
+        names.put("degrees", "3");
+        names.put("wanted", "straight");
+        return names;
     }
 
     List<Endpoint> endpoints() {

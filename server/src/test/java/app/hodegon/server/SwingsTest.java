@@ -490,15 +490,7 @@ class SwingsTest {
     @Test
     void aStandInWhoEndedStoresNothingMoreAndWhatWasStoredIsOnRecord(Client other) throws Exception {
         other.signIn("second@demo.example", "demo-coach");
-        String id = other.get("/api/academy")
-                .body()
-                .path("coaches")
-                .valueStream()
-                .filter(c -> c.path("you").asBoolean())
-                .findFirst()
-                .orElseThrow()
-                .path("id")
-                .asString();
+        String id = other.coachId();
         String standIns = "/api/students/" + begun.student() + "/stand-ins";
         coach.post(standIns, "{\"coachId\":\"%s\",\"until\":\"%s\"}".formatted(id, begun.today()))
                 .expect(200);

@@ -21,6 +21,8 @@ final class Jpeg {
     /** Pixels to each side: a still of a phone's film is smaller. */
     private static final int WIDEST = 2048;
 
+    private static final String WANTED = "A picture is a JPEG of at most 150 kB.";
+
     private static final float QUALITY = 0.85f;
     private static final float LEAST_QUALITY = 0.4f;
 
@@ -38,7 +40,7 @@ final class Jpeg {
      */
     static byte[] of(String base64) {
         byte[] bytes = Base64.getDecoder().decode(base64);
-        if (!is(bytes)) throw new IllegalArgumentException("A picture is a JPEG of at most 150 kB.");
+        if (!is(bytes)) throw new IllegalArgumentException(WANTED);
         try {
             BufferedImage picture = read(bytes);
             for (float quality = QUALITY; quality >= LEAST_QUALITY; quality -= 0.15f) {
@@ -48,7 +50,7 @@ final class Jpeg {
         } catch (IOException | RuntimeException unreadable) {
             throw new IllegalArgumentException("This picture cannot be read.");
         }
-        throw new IllegalArgumentException("A picture is a JPEG of at most 150 kB.");
+        throw new IllegalArgumentException(WANTED);
     }
 
     private static BufferedImage read(byte[] bytes) throws IOException {

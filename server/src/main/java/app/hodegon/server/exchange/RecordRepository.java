@@ -23,6 +23,7 @@ import org.jooq.DSLContext;
 import org.jooq.Field;
 import org.jooq.ForeignKey;
 import org.jooq.Record;
+import org.jooq.Result;
 import org.jooq.Select;
 import org.jooq.Table;
 import org.jooq.TableField;
@@ -263,7 +264,7 @@ class RecordRepository {
         return about;
     }
 
-    private static List<Map<String, String>> lines(org.jooq.Result<?> rows) {
+    private static List<Map<String, String>> lines(Result<?> rows) {
         return rows.map(row -> {
             Map<String, String> line = new LinkedHashMap<>();
             for (Field<?> field : row.fields()) line.put(camel(field.getName()), String.valueOf(row.get(field)));

@@ -13,10 +13,12 @@ import java.security.Signature;
 import java.security.cert.CertificateException;
 import java.security.cert.CertificateFactory;
 import java.security.cert.X509Certificate;
+import java.time.Duration;
 import java.time.Instant;
 import java.time.LocalDate;
 import java.time.ZoneId;
 import java.util.Map;
+import java.util.NoSuchElementException;
 import java.util.Optional;
 import org.springframework.boot.ssl.pem.PemContent;
 import org.springframework.core.env.ConfigurableEnvironment;
@@ -97,7 +99,7 @@ record Certificate(Path file, Path key) {
                     .generateCertificates(new ByteArrayInputStream(text))
                     .iterator()
                     .next();
-        } catch (CertificateException | java.util.NoSuchElementException none) {
+        } catch (CertificateException | NoSuchElementException none) {
             throw refused("The file " + file + " holds no certificate in PEM (-----BEGIN CERTIFICATE-----).");
         }
     }
@@ -105,8 +107,8 @@ record Certificate(Path file, Path key) {
     private PrivateKey privateKey() {
         String text = text(key, "key");
         if (text.contains("BEGIN ENCRYPTED") || text.contains("ENCRYPTED\n")) {
-            throw refused("The key in " + key + " is locked with a password: take it off with" + " openssl pkey -in "
-                    + key + " -out OPEN.pem, and keep that file for its owner only.");
+            throw refused("The key in " + key + " is locked with a password: take it off with openssl pkey -in " + key
+                    + " -out OPEN.pem, and keep that file for its owner only.");
         }
         PrivateKey found;
         try {
@@ -149,7 +151,7 @@ record Certificate(Path file, Path key) {
         if (now.getNotBefore().toInstant().isAfter(Instant.now())) {
             return Optional.of("The certificate " + file + " is not valid yet: look at this machine's clock.");
         }
-        if (ends.isBefore(Instant.now().plus(java.time.Duration.ofDays(14)))) {
+        if (ends.isBefore(Instant.now().plus(Duration.ofDays(14)))) {
             return Optional.of("The certificate " + file + " ends on " + day + ".");
         }
         return Optional.empty();

@@ -147,26 +147,26 @@ public final class Operator {
     }
 
     private void link(DataFolder data, String email) throws Failed, IOException {
-        String token;
-        if (isRunning(data)) {
-            token = ask(data, "link", email);
-        } else {
-            data.prepare();
-            token = makeLink(data, email);
-        }
+        String token = done(data, "link", email, Operator::makeLink);
         out.println("For " + LINK_DAYS + " days, once: open /password/" + token
                 + " behind the address of this installation.");
     }
 
     private void owner(DataFolder data, String email) throws Failed, IOException {
-        String name;
-        if (isRunning(data)) {
-            name = ask(data, "owner", email);
-        } else {
-            data.prepare();
-            name = makeOwner(data, email);
-        }
-        out.println(name + " owns the house now.");
+        out.println(done(data, "owner", email, Operator::makeOwner) + " owns the house now.");
+    }
+
+    /** What is done on the files of a house where no server runs. */
+    private interface OnFiles {
+        String with(DataFolder data, String email) throws Failed;
+    }
+
+    /** Has it done by the server that runs on the data, or on its files. */
+    private static String done(DataFolder data, String order, String email, OnFiles otherwise)
+            throws Failed, IOException {
+        if (isRunning(data)) return ask(data, order, email);
+        data.prepare();
+        return otherwise.with(data, email);
     }
 
     private static String makeOwner(DataFolder data, String email) throws Failed {

@@ -112,17 +112,21 @@ public class Students {
     /** Students of other coaches whom this one teaches today: as a stand-in, or as the owner after a coach left. */
     public Set<UUID> standingInFor(UUID coach) {
         Set<UUID> all = standIns.students(coach, today.ofCoach(coach));
-        if (accounts.coach(coach).filter(Coach::owner).isPresent()) {
-            all.addAll(students.ofCoaches(accounts.left()));
-        }
+        all.addAll(students.ofCoaches(leftTo(coach)));
         return all;
     }
 
     /** The coaches of those students. */
     public Set<UUID> standingInForCoaches(UUID coach) {
         Set<UUID> all = standIns.coaches(coach, today.ofCoach(coach));
-        if (accounts.coach(coach).filter(Coach::owner).isPresent()) all.addAll(accounts.left());
+        all.addAll(leftTo(coach));
         return all;
+    }
+
+    /** Coaches who left and whose students are this one's to see to. */
+    private List<UUID> leftTo(UUID coach) {
+        boolean owner = accounts.coach(coach).filter(Coach::owner).isPresent();
+        return owner ? accounts.left() : List.of();
     }
 
     List<StandIn> standIns(Account coach, UUID id) {
