@@ -87,10 +87,14 @@ async function isMended({ status, token }: Answer, method: string, path: string,
 /** What answers 401 to a wrong password, not to a session that has ended. */
 const OPEN_TO_ALL = /^\/api\/(session|forgotten-password)$/;
 
+/** A browser keeps up to 64 kB alive of all that is under way. */
+const LITTLE = 1000;
+
 type Answer = { ok: boolean; status: number; text: string; token: string };
 
 async function ask(method: string, path: string, body: unknown, { seen, save }: How): Promise<Answer> {
   const token = csrfToken();
+  const text = body === undefined ? undefined : JSON.stringify(body);
   try {
     const response = await fetch(path, {
       method,
@@ -103,7 +107,9 @@ async function ask(method: string, path: string, body: unknown, { seen, save }: 
         ...(save === undefined ? {} : { "Save-Id": save }),
         ...(whose === undefined ? {} : { "For-Account": whose }),
       },
-      body: body === undefined ? undefined : JSON.stringify(body),
+      body: text,
+      // What was confirmed goes out even if the page is left: browsers do so for little.
+      keepalive: method !== "GET" && (text?.length ?? 0) < LITTLE,
     });
     return { ok: response.ok, status: response.status, text: await response.text(), token };
   } catch {
