@@ -26,7 +26,7 @@ afterEach(() => {
 
 describe("signing in", () => {
   it("says that it did not work, then goes in", async () => {
-    const refused = new Response('{"detail":"What you typed does not belong together."}', {
+    const refused = new Response('{"detail":"E-mail and password do not match."}', {
       status: 401,
     });
     serve({ "GET /api/session": nobody, "POST /api/session": refused });
@@ -34,7 +34,7 @@ describe("signing in", () => {
     fireEvent.change(await screen.findByLabelText("E-mail"), { target: { value: "x@x.example" } });
     fireEvent.change(screen.getByLabelText("Password"), { target: { value: "wrong" } });
     fireEvent.submit(screen.getByRole("form", { name: "Sign in" }));
-    expect(await screen.findByText(/does not belong together/)).toBeTruthy();
+    expect(await screen.findByText(/do not match/)).toBeTruthy();
     cleanup();
     const calls = serve({
       "GET /api/session": { ...nobody, demo: [{ who: "Coach", email: "c@x.example", password: "pw" }] },

@@ -25,11 +25,14 @@ import type { PlanWork } from "./usePlanTerms";
 
 export type Chosen = { date: string; fault: string; rung: string };
 
+export const isAt = (chosen: Chosen | undefined, at: Chosen) =>
+  chosen?.date === at.date && chosen.fault === at.fault && chosen.rung === at.rung;
+
 /** The main block chosen on the staircase. */
 export function chosenBlock(stored: StoredPlan, chosen: Chosen | undefined): PlanBlock | undefined {
   return stored.plan.days
     .find((d) => d.date === chosen?.date)
-    ?.blocks.find((b) => b.kind === "main" && b.fault === chosen?.fault && b.rung === chosen?.rung);
+    ?.blocks.find((b) => b.kind === "main" && isAt(chosen, { ...b, date: chosen!.date }));
 }
 
 /** The practice day before or after this one, today or later. */

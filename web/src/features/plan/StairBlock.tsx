@@ -8,7 +8,7 @@ import {
 } from "react";
 import type { StoredPlan } from "@/api/types";
 import { plusDays } from "@/calendar/dates";
-import { type Chosen, chosenBlock, neighbour } from "./BlockPanel";
+import { type Chosen, chosenBlock, isAt, neighbour } from "./BlockPanel";
 import { dropped, locked, moved, unlocked } from "./edits";
 import type { Tread } from "./stairs";
 import type { PlanWork } from "./usePlanTerms";
@@ -61,8 +61,8 @@ export function StairBlock({
     );
   }
   const { stored, work, chosen, onChoose, focusRef } = edit;
-  const isChosen = chosen?.date === tread.date && chosen.fault === tread.fault && chosen.rung === tread.rung;
   const at = { date: tread.date, fault: tread.fault, rung: tread.rung };
+  const isChosen = isAt(chosen, at);
   const block = chosenBlock(stored, at);
   const move = (to: string | undefined) => {
     if (!block || !to || to === tread.date) return;

@@ -2,6 +2,7 @@ import { useId, useState } from "react";
 import type { Catalogue, Plan } from "@/api/types";
 import { dayOfMonth, shortDay, weekdayLetter } from "@/calendar/dates";
 import { DayCard } from "./DayCard";
+import { isAt } from "./BlockPanel";
 import { StairBlock, type StairEdit } from "./StairBlock";
 import { placed, stairs } from "./stairs";
 import { StepMark } from "./StepMark";
@@ -154,14 +155,7 @@ export function Staircase({
                 rx="3"
                 fill={fill}
                 stroke={second ? "var(--trail)" : "var(--lead)"}
-                strokeWidth={
-                  shown === t.date ||
-                  (edit?.chosen?.date === t.date &&
-                    edit.chosen.fault === t.fault &&
-                    edit.chosen.rung === t.rung)
-                    ? 4
-                    : 2
-                }
+                strokeWidth={shown === t.date || isAt(edit?.chosen, t) ? 4 : 2}
                 strokeDasharray={second ? "4 3" : undefined}
               />
               {!compact && t.width > 26 && (

@@ -74,7 +74,7 @@ class NothingLostTest {
             Locator dialog = page.getByRole(AriaRole.DIALOG);
             dialog.getByLabel("Password").fill("wrong-word");
             page.keyboard().press("Enter");
-            assertThat(dialog.getByRole(AriaRole.ALERT)).containsText("does not belong together");
+            assertThat(dialog.getByRole(AriaRole.ALERT)).containsText("do not match");
             Browser.checkAccessible(page);
             dialog.getByLabel("Password").fill("demo-coach");
             page.keyboard().press("Enter");

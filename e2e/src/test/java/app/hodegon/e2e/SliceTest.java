@@ -213,7 +213,7 @@ class SliceTest {
             coach.getByLabel("E-mail").fill("coach@demo.example");
             coach.getByLabel("Password").fill("not-it");
             button(coach, "Sign in").click();
-            assertThat(coach.getByText("does not belong together")).isVisible();
+            assertThat(coach.getByText("do not match")).isVisible();
             coach.getByLabel("Password").fill("demo-coach");
             button(coach, "Sign in").click();
             assertThat(coach.getByText("Who needs you")).isVisible();

@@ -98,8 +98,7 @@ class AccountTest {
         String typed = codes.get(3).toLowerCase().replace("-", " ");
         String entry = "{\"email\":\"coach@demo.example\",\"code\":\"%s\",\"password\":\"demo-coach\"}";
         Client.Answer wrong = lost.post("/api/forgotten-password", entry.formatted("AAAAA-AAAAA"));
-        assertThat(wrong.refused(401).body().path("detail").asString())
-                .isEqualTo("What you typed does not belong together.");
+        assertThat(wrong.refused(401).body().path("detail").asString()).isEqualTo("E-mail and password do not match.");
         lost.post("/api/forgotten-password", entry.formatted(typed)).expect(200);
         assertThat(lost.get("/api/account").expect(200).body().path("codesLeft").asInt())
                 .isEqualTo(7);

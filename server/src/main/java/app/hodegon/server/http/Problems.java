@@ -82,7 +82,7 @@ class Problems extends ResponseEntityExceptionHandler {
 
     @ExceptionHandler
     ProblemDetail wrongPassword(BadCredentialsException wrong) {
-        return ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, "What you typed does not belong together.");
+        return ProblemDetail.forStatusAndDetail(HttpStatus.UNAUTHORIZED, "E-mail and password do not match.");
     }
 
     @ExceptionHandler
