@@ -36,7 +36,7 @@ export function GolferPicture({
   const scenes = useMemo(
     () =>
       drawn.map((d) => {
-        const picture = pictureOf(d, hand, look.build);
+        const picture = pictureOf(d, hand, look.build, view.feet);
         const camera = cameraOf(view, hand);
         return {
           ...picture,

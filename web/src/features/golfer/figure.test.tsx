@@ -6,6 +6,7 @@ import { things } from "./things";
 import { glows } from "./glows";
 import { figure } from "./figure";
 import { GolferPicture } from "./GolferPicture";
+import { pictureOf } from "./scene";
 import { LOOKS, shaded } from "./looks";
 import { ballAt, poseAt, posesOf, shownTime } from "./motion";
 import { boundsOf, hull, shapesOf } from "./svgFigure";
@@ -63,6 +64,17 @@ describe("a figure", () => {
     const ids = figure(pose, { ...MOTION, held: undefined }, 1.9, "right").map((p) => p.id);
     expect(ids).not.toContain("shaft");
     expect(ids).not.toContain("ball");
+  });
+
+  it("is the feet and shins, and what lies beside them, where they are looked at alone", () => {
+    const { parts: all } = pictureOf({ motion: MOTION, seconds: 1 }, "right", 1);
+    const { parts: feet } = pictureOf({ motion: MOTION, seconds: 1 }, "right", 1, true);
+    const knee = (pose.points["lead-knee"]![1] + pose.points["trail-knee"]![1]) / 2;
+    const ids = feet.map((p) => p.id);
+    expect(ids).toEqual(expect.arrayContaining(["lead-shoe", "trail-leg", "club-head", "disc-0"]));
+    expect(all.length).toBeGreaterThan(feet.length + 12);
+    for (const part of feet.filter((p) => p.id !== "shaft"))
+      for (const ring of part.rings) expect(ring.c[1], part.id).toBeLessThan(knee + 15);
   });
 
   it("takes along what lies under a foot", () => {

@@ -10,16 +10,33 @@ export type Drawn = { motion: Motion; seconds: number; ghost?: boolean };
 
 export type Picture = { pose: Pose; parts: Part[]; glows: Glow[]; ghost?: boolean };
 
+/** Above the feet: what would hide them from above. */
+const ABOVE = /^(pelvis|belt|trunk|neck|head|nose|hair|cap|brim|(lead|trail)-(sleeve|arm|hand)|grip)$/;
+/** Cross-sections of a leg down to the knee. */
+const THIGH = 4;
+
+/** The feet and shins, and what lies beside them. */
+const feetOf = (parts: Part[]) =>
+  parts
+    .filter((part) => !ABOVE.test(part.id))
+    .map((part) => (part.id.endsWith("-leg") ? { ...part, rings: part.rings.slice(THIGH) } : part));
+
 /** What is to be drawn, for every renderer. */
-export function pictureOf({ motion, seconds, ghost }: Drawn, hand: Hand, build: number): Picture {
+export function pictureOf(
+  { motion, seconds, ghost }: Drawn,
+  hand: Hand,
+  build: number,
+  feet = false,
+): Picture {
   const pose = poseAt(motion, seconds, hand);
   const first = seconds === 0 ? pose : poseAt(motion, 0, hand);
+  const parts = [
+    ...(ghost ? [] : things(motion, first, pose, hand)),
+    ...figure(pose, motion, seconds, hand, build),
+  ];
   return {
     pose,
-    parts: [
-      ...(ghost ? [] : things(motion, first, pose, hand)),
-      ...figure(pose, motion, seconds, hand, build),
-    ],
+    parts: feet ? feetOf(parts) : parts,
     glows: glows(pose),
     ghost,
   };

@@ -46,6 +46,11 @@ function partsOf(thing: Thing, id: string, from: Vec, to: Vec): Part[] {
       return [sphere(id, "prop", lift(0.4), 3.2, 0.55)];
     case "squeaker":
       return [sphere(id, "prop", lift(1.2), 3, 0.6)];
+    case "mark": {
+      const along = unit(sub(to, from));
+      const u = cross(UP, along);
+      return [{ id, material: "prop", rings: [from, to].map((c) => ({ c, u, v: UP, a: 1.6, b: 0.2 })) }];
+    }
     case "disc":
       return [
         {

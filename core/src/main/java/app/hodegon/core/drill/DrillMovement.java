@@ -2,6 +2,7 @@ package app.hodegon.core.drill;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.golfer.BodyPoint;
+import app.hodegon.core.golfer.Coordinate;
 import app.hodegon.core.golfer.Hands;
 import app.hodegon.core.golfer.Movement;
 import app.hodegon.core.golfer.Movement.Ball;
@@ -13,6 +14,7 @@ import app.hodegon.core.golfer.Movement.Stance;
 import app.hodegon.core.golfer.Movement.Step;
 import app.hodegon.core.golfer.Movement.Thing;
 import app.hodegon.core.swing.Checkpoint;
+import java.util.Arrays;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
@@ -57,10 +59,27 @@ public record DrillMovement(
         }
     }
 
-    /** What is otherwise on a rung. */
-    public record Form(Optional<Double> length, Optional<Hands> hands, Optional<Club> club, Optional<Ball> ball) {
+    /**
+     * What is otherwise on a rung.
+     *
+     * @param bend how far the trunk is bent all along, degrees
+     */
+    public record Form(
+            Optional<Double> length,
+            Optional<Hands> hands,
+            Optional<Club> club,
+            Optional<Ball> ball,
+            Optional<Double> bend) {
 
-        static final Form USUAL = new Form(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+        static final Form USUAL =
+                new Form(Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty(), Optional.empty());
+
+        private List<Setting> settings() {
+            return bend.stream()
+                    .flatMap(degrees ->
+                            Arrays.stream(Checkpoint.values()).map(at -> new Setting(Coordinate.BEND, at, degrees)))
+                    .toList();
+        }
 
         private Manner over(Manner usual) {
             return new Manner(
@@ -97,36 +116,45 @@ public record DrillMovement(
         };
     }
 
+    private Form form(Rung rung) {
+        return forms.getOrDefault(rung, Form.USUAL);
+    }
+
     private Manner manner(Rung rung, int speed) {
-        return forms.getOrDefault(rung, Form.USUAL).over(usual(rung, speed));
+        return form(rung).over(usual(rung, speed));
+    }
+
+    private List<Setting> settings(Rung rung) {
+        return Stream.concat(settings.stream(), form(rung).settings().stream()).toList();
     }
 
     /** @param speed percent of full, {@value #SLOWEST} to {@value #FASTEST} */
     public Movement on(Rung rung, int speed) {
-        return with(manner(rung, speed), pauses, settings, List.of());
+        return with(manner(rung, speed), pauses, settings(rung), List.of());
     }
 
     /** Under a half-step; what some of them change does not show. */
     public Movement on(Rung rung, int speed, HalfStep step) {
         Manner m = manner(rung, Math.max(SLOWEST, Math.min(FASTEST, speed + step.speed())));
+        List<Setting> set = settings(rung);
         return switch (step.id()) {
-            case "no-club" -> with(m.holding(Hands.CROSSED), pauses, settings, List.of());
-            case "with-club" -> with(m.holding(Hands.STICK), pauses, settings, List.of());
-            case "no-pause" -> with(m, Map.of(), settings, List.of());
-            default -> with(m, pauses, settings, List.of());
+            case "no-club" -> with(m.holding(Hands.CROSSED), pauses, set, List.of());
+            case "with-club" -> with(m.holding(Hands.STICK), pauses, set, List.of());
+            case "no-pause" -> with(m, Map.of(), set, List.of());
+            default -> with(m, pauses, set, List.of());
         };
     }
 
     /** With another drill's movement at the same time. */
     public Movement on(Rung rung, int speed, DrillMovement other) {
         List<Setting> both =
-                Stream.concat(other.settings.stream(), settings.stream()).toList();
+                Stream.concat(other.settings.stream(), settings(rung).stream()).toList();
         return with(manner(rung, speed), pauses, both, List.of());
     }
 
     /** As the usual mistake has it, but for the fault in it; empty where none is told. */
     public Optional<Movement> mistaken(Rung rung, int speed) {
-        return mistake.map(wrong -> with(manner(rung, speed), pauses, settings, wrong.settings()));
+        return mistake.map(wrong -> with(manner(rung, speed), pauses, settings(rung), wrong.settings()));
     }
 
     private Movement with(Manner manner, Map<Checkpoint, Double> held, List<Setting> set, List<Setting> wrong) {

@@ -35,6 +35,9 @@ final class MovementFile {
 
     private static final int LONGEST_NAME = 40;
     private static final int MOST = 12;
+    /** Degrees. */
+    private static final int STOOPED = 80;
+
     private static final double STILLEST = 10;
 
     private static final Set<String> FIELDS =
@@ -101,12 +104,13 @@ final class MovementFile {
     }
 
     private static Form form(JsonNode node) {
-        known(node, Set.of("length", "hands", "club", "ball"));
+        known(node, Set.of("length", "hands", "club", "ball", "bend"));
         return new Form(
                 node.has("length") ? Optional.of(number(node.path("length"), "length", 10, 110)) : Optional.empty(),
                 optional(node, "hands", Hands.class),
                 optional(node, "club", Club.class),
-                optional(node, "ball", Ball.class));
+                optional(node, "ball", Ball.class),
+                node.has("bend") ? Optional.of(number(node.path("bend"), "bend", 0, STOOPED)) : Optional.empty());
     }
 
     /** By coordinate: one number for the whole movement, or numbers by checkpoint. */
@@ -212,6 +216,7 @@ final class MovementFile {
                 form.hands().ifPresent(v -> one.put("hands", v.id()));
                 form.club().ifPresent(v -> one.put("club", v.id()));
                 form.ball().ifPresent(v -> one.put("ball", v.id()));
+                form.bend().ifPresent(v -> put(one, "bend", v));
             });
         }
     }
@@ -284,6 +289,7 @@ final class MovementFile {
         choice(manner.putObject("hands"), Identified.ids(Hands.class));
         choice(manner.putObject("club"), Identified.ids(Club.class));
         choice(manner.putObject("ball"), Identified.ids(Ball.class));
+        manner.putObject("bend").put("type", "number").put("minimum", 0).put("maximum", STOOPED);
     }
 
     private static void settings(ObjectNode fields) {

@@ -200,6 +200,8 @@ public record Movement(
         WEDGE("wedge"),
         STICK("stick"),
         SQUEAKER("squeaker"),
+        /** A line on the ground. */
+        MARK("mark"),
         BOARD("board"),
         CHAIR("chair"),
         GLOVE("glove");
@@ -236,6 +238,8 @@ public record Movement(
         BELT("belt"),
         /** On the ground between the feet, turned by 40°. */
         BETWEEN("between"),
+        /** On the ground between the feet, turned by half a right angle. */
+        DIAGONAL("diagonal"),
         /** On the ground along the toes. */
         TOE_LINE("toe-line"),
         /** Upright on both sides of the lead foot. */

@@ -66,6 +66,7 @@ public record Placed(Movement.Kind kind, Follows follows, Point from, Point to) 
                             middle.plus(across.times(HALF_A_ROD)));
                 }
                 case BETWEEN -> lying(thing, between(0.5), Math.toRadians(40), 22);
+                case DIAGONAL -> lying(thing, between(0.5), Math.toRadians(45), HALF_A_ROD);
                 case TOE_LINE ->
                     lying(
                             thing,
@@ -104,7 +105,9 @@ public record Placed(Movement.Kind kind, Follows follows, Point from, Point to) 
 
         /** A disc and boards go with the foot; a rod lies along it; a wedge lies across. */
         private Placed under(Thing thing, boolean lead, double along, double out) {
-            Point place = ground(foot(lead, along, out));
+            // What sounds sticks out from under the foot, where it is seen.
+            boolean seen = thing.kind() == Movement.Kind.SQUEAKER && out == 0;
+            Point place = ground(foot(lead, along, seen ? AT_THE_EDGE : out));
             return switch (thing.kind()) {
                 case DISC, BOARD ->
                     new Placed(thing.kind(), lead ? Follows.LEAD_FOOT : Follows.TRAIL_FOOT, place, place);

@@ -92,7 +92,10 @@ public final class TraceReader {
         Optional<Double> wayDown =
                 moments.seconds(Checkpoint.IMPACT).or(() -> waysDown.stream().findFirst());
         if (wayDown.isEmpty()) {
-            troubles.add(new Trouble(Kind.NO_SWING, "No way down is to be found in these loads."));
+            troubles.add(
+                    new Trouble(
+                            Kind.NO_SWING,
+                            "No way down is to be found in these loads. If there is a swing in them, set its impact where it is."));
         } else {
             find(wayDown.get());
             whole(wayDown.get());

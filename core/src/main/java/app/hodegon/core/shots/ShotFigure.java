@@ -44,9 +44,24 @@ public enum ShotFigure implements Identified {
     }
 
     void check(double value) {
+        check(value, units().get(0));
+    }
+
+    /**
+     * Refuses what no ball does, in the unit it was written in.
+     *
+     * @param value in metres, or metres a second
+     */
+    void check(double value, ShotUnit written) {
         if (!(value >= lowest && value <= highest)) {
             throw new IllegalArgumentException("%s of %.1f %s lies outside %.0f to %.0f %s"
-                    .formatted(label.toLowerCase(), value, unit, lowest, highest, unit));
+                    .formatted(
+                            label.toLowerCase(),
+                            written.fromMetric(value),
+                            written.id(),
+                            written.fromMetric(lowest),
+                            written.fromMetric(highest),
+                            written.id()));
         }
     }
 }

@@ -54,7 +54,7 @@ public record ShotRows(List<Shot> shots, List<Broken> broken) {
                 if (cell.isEmpty()) return;
                 try {
                     double value = value(cell, figure, column, columns.plusIsRight(), hand);
-                    figure.check(value);
+                    figure.check(value, column.unit());
                     figures.put(figure, value);
                 } catch (IllegalArgumentException unreadable) {
                     broken.add(new Broken(number, heading.get(column.index()), unreadable.getMessage()));

@@ -38,4 +38,9 @@ public enum ShotUnit implements Identified {
     public double toMetric(double value) {
         return value * factor;
     }
+
+    /** From metres, or metres a second. */
+    public double fromMetric(double value) {
+        return value / factor;
+    }
 }

@@ -79,7 +79,7 @@ class ShotRowsTest {
                         org.assertj.core.groups.Tuple.tuple(6, ""),
                         org.assertj.core.groups.Tuple.tuple(7, ""));
         assertThat(rows.broken().get(0).reason()).contains("\"n/a\" is no number");
-        assertThat(rows.broken().get(1).reason()).contains("0 to 400 m");
+        assertThat(rows.broken().get(1).reason()).isEqualTo("carry of 900.0 yd lies outside 0 to 437 yd");
     }
 
     @Test
