@@ -76,6 +76,8 @@ export type DrillSource = {
   feel: string;
   good: string;
   mistake: string;
+  fix?: string;
+  onPurpose?: string;
   easier: string;
   harder: string;
   cue: string;

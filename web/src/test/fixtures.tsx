@@ -17,6 +17,8 @@ const drill = (name: string) => ({
   feel: "It screws in.",
   good: "The disc turned.",
   mistake: "It slid.",
+  fix: "Smaller.",
+  onPurpose: "Slide it, slowly.",
   easier: "Hold a chair.",
   harder: "Eyes closed.",
   cue: "Turn the disc",
@@ -205,6 +207,7 @@ export const CATALOGUE: Catalogue = {
     "edge-notice": {
       ...drill("Edge noticing"),
       id: "edge-notice",
+      onPurpose: undefined,
       notice: EDGE,
     },
   },

@@ -38,16 +38,24 @@ export default function DrillFormPage() {
   );
 }
 
-const TEXTS: { field: "setUp" | "do" | "feel" | "good" | "mistake" | "easier" | "harder"; label: string }[] =
-  [
-    { field: "setUp", label: "Set-up" },
-    { field: "do", label: "Do" },
-    { field: "feel", label: "Feel" },
-    { field: "good", label: "A good rep" },
-    { field: "mistake", label: "Usual mistake, and what to say then" },
-    { field: "easier", label: "Easier" },
-    { field: "harder", label: "Harder" },
-  ];
+type TextField =
+  "setUp" | "do" | "feel" | "good" | "mistake" | "fix" | "onPurpose" | "easier" | "harder" | "caution";
+const TEXTS: { field: TextField; label: string; optional?: boolean }[] = [
+  { field: "setUp", label: "Set-up" },
+  { field: "do", label: "Do" },
+  { field: "feel", label: "Feel" },
+  { field: "good", label: "A good rep" },
+  { field: "mistake", label: "Usual mistake" },
+  { field: "fix", label: "What helps against it", optional: true },
+  {
+    field: "onPurpose",
+    label: "Wrong on purpose: the mistake as it is safe to make, if it is",
+    optional: true,
+  },
+  { field: "easier", label: "Easier" },
+  { field: "harder", label: "Harder" },
+  { field: "caution", label: "Caution, if there is one", optional: true },
+];
 const PACES: Option[] = [
   { id: "BODY", label: "body, 4 s a rep" },
   { id: "SLOW_CLUB", label: "slow club, 8 s" },
@@ -122,31 +130,20 @@ function DrillForm({
               />
             )}
           </Field>
-          {TEXTS.map(({ field, label }) => (
+          {TEXTS.map(({ field, label, optional }) => (
             <Field key={field} label={label} error={wrong[field]}>
               {(p) => (
                 <textarea
                   {...p}
-                  required
+                  required={!optional}
                   rows={2}
                   maxLength={600}
-                  value={drill[field]}
+                  value={drill[field] ?? ""}
                   onChange={(e) => change({ [field]: e.target.value })}
                 />
               )}
             </Field>
           ))}
-          <Field label="Caution, if there is one" error={wrong.caution}>
-            {(p) => (
-              <textarea
-                {...p}
-                rows={2}
-                maxLength={600}
-                value={drill.caution ?? ""}
-                onChange={(e) => change({ caution: e.target.value })}
-              />
-            )}
-          </Field>
           <div className="flex flex-wrap gap-4">
             <Pick
               label="Lowest rung"

@@ -6,6 +6,7 @@ import type { Catalogue, Drill } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { rightOf } from "./notice";
+import { wrongAndRight } from "./instruction";
 import { DrillDiagram } from "./DrillDiagram";
 import { DrillGolfer } from "../golfer/DrillGolfer";
 import { ShareDrill } from "./SharedDrills";
@@ -32,7 +33,8 @@ export default function DrillPage() {
     ["Do", drill.action],
     ["Feel", drill.feel],
     ["A good rep", drill.good],
-    ["Usual mistake", drill.mistake],
+    ["Usual mistake", wrongAndRight(drill)],
+    ...(drill.onPurpose ? [["Wrong on purpose", drill.onPurpose] as [string, string]] : []),
     ["Easier", drill.easier],
     ["Harder", drill.harder],
   ];

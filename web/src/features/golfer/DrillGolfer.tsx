@@ -4,6 +4,7 @@ import { queries } from "@/api/queries";
 import type { Catalogue, Drill, Hand } from "@/api/types";
 import { Choice } from "@/ui/Choice";
 import { Failed } from "@/ui/Notice";
+import { wrongAndRight } from "../drill/instruction";
 import { GolferView } from "./GolferView";
 
 const SHOWN = [
@@ -40,7 +41,7 @@ export function DrillGolfer({
       </div>
       {wrong && (
         <p>
-          <strong>Usual mistake.</strong> {drill.mistake}
+          <strong>Usual mistake.</strong> {wrongAndRight(drill)}
         </p>
       )}
       {mistake.isError && <Failed error={mistake.error} again={() => mistake.refetch()} />}

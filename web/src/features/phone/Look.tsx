@@ -3,6 +3,7 @@ import type { Drill, Hand } from "@/api/types";
 import { BlockGolfer } from "../golfer/lazily";
 import { lookFor } from "../golfer/looks";
 import type { RunBlock } from "./session";
+import { wrongAndRight } from "../drill/instruction";
 import type { Today } from "./today";
 
 /** The picture of the drill with what a good one is; a target as large as that where reps are counted by a tap on it. */
@@ -85,7 +86,7 @@ export function HowItGoes({
         <Told term="Set-up" text={drill.setUp} />
         <Told term="Do" text={drill.action} />
         <Told term="Good rep" text={drill.good} />
-        <Told term="When it goes wrong" text={drill.mistake} />
+        <Told term="When it goes wrong" text={wrongAndRight(drill)} />
         <Told term="Easier" text={drill.easier} />
         <Told term="Harder" text={drill.harder} />
       </dl>

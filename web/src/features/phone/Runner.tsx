@@ -71,8 +71,10 @@ export function Runner({
   onEnd: () => void;
 }) {
   const { blocks, entry } = session;
-  const block = blocks[at]!;
-  const drill = catalogue.drills[block.drill]!;
+  const planned = blocks[at]!;
+  const drill = catalogue.drills[planned.drill]!;
+  // A plan from before may ask for it of a drill that is never done wrong on purpose.
+  const block = drill.onPurpose ? planned : { ...planned, contrast: 0 };
   const rules = catalogue.practice;
   const marks = marksOf(entry, at);
   const told = toldOf(entry, at);
@@ -216,7 +218,7 @@ export function Runner({
             {place.contrast ? (
               <div className="grid gap-2">
                 <p>
-                  <strong>This one wrong on purpose</strong>, to feel the difference. {drill.mistake}
+                  <strong>This one wrong on purpose</strong>, to feel the difference. {drill.onPurpose}
                 </p>
                 <Target label="Felt it" onClick={() => mark("o")} />
               </div>

@@ -259,13 +259,24 @@ describe("a session", () => {
     open(<RunnerPage />, { path: "/today/practice" });
     await screen.findByRole("heading", { name: "Disc turn" });
     good();
-    expect(screen.getByText("This one wrong on purpose")).toBeTruthy();
+    expect(screen.getByText("This one wrong on purpose").parentElement!.textContent).toContain(
+      "to feel the difference. Slide it, slowly.",
+    );
     expect(screen.queryByRole("button", { name: "Good" })).toBeNull();
     fireEvent.click(screen.getByRole("button", { name: "Felt it" }));
     expect(screen.getByText("1 good of 1")).toBeTruthy();
     await waitFor(() =>
       expect((calls.at(-1)?.body as Entry).blocks).toMatchObject([{ block: 0, marks: "+o" }]),
     );
+  });
+
+  it("asks for none of a drill that is never done wrong on purpose, whatever an earlier plan says", async () => {
+    phone(meWith([block({ drill: "edge-notice", sets: 1, repsPerSet: 2, contrast: 1 })]));
+    open(<RunnerPage />, { path: "/today/practice" });
+    await screen.findByRole("heading", { name: "Edge noticing" });
+    good();
+    expect(screen.queryByText("This one wrong on purpose")).toBeNull();
+    expect(screen.getByRole("button", { name: "Good" })).toBeTruthy();
   });
 
   it("passes by a stopped drill", async () => {

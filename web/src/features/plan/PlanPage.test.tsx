@@ -27,6 +27,7 @@ const PLAN: StoredPlan = {
   version: 3,
   terms: { from: "2026-12-02", nextLesson: "2026-12-15" },
   changes: [],
+  promised: [],
   stopped: [],
   today: "2026-12-01",
   plan: {

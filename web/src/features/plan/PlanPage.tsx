@@ -324,6 +324,7 @@ function PlanSheet({
             catalogue={catalogue}
             practised={practised}
             today={stored.today}
+            promised={stored.promised}
             edit={over ? undefined : { stored, work, chosen, onChoose: setChosen, focusRef }}
           />
           {!over && (

@@ -4,7 +4,7 @@ import { dayOfMonth, shortDay, weekdayLetter } from "@/calendar/dates";
 import { DayCard } from "./DayCard";
 import { isAt } from "./BlockPanel";
 import { StairBlock, type StairEdit } from "./StairBlock";
-import { placed, stairs } from "./stairs";
+import { placed, type Promised, type PromisedWay, stairs } from "./stairs";
 import { StepMark } from "./StepMark";
 
 type Props = {
@@ -16,6 +16,8 @@ type Props = {
   compact?: boolean;
   /** Lets a coach choose, drag and change blocks. */
   edit?: StairEdit;
+  /** What was promised when it was handed over; nothing of a draft. */
+  promised?: Promised[];
   /** The student's day. */
   today: string;
 };
@@ -39,6 +41,7 @@ export function Staircase({
   practised = [],
   compact = false,
   edit,
+  promised,
   today,
 }: Props) {
   const id = useId();
@@ -48,7 +51,7 @@ export function Staircase({
   const rowHeight = compact ? 36 : 56;
   const nameHeight = compact ? 0 : 17;
   const [shown, setShown] = useState<string>();
-  const shape = stairs(plan, from, until, practised, width - left - right);
+  const shape = stairs(plan, from, until, practised, width - left - right, promised);
   const bottom = 14 + shape.rows.length * rowHeight;
   const y = (row: number) => bottom - (row + 1) * rowHeight;
   const label = (rung: string) => catalogue.rungs.find((r) => r.id === rung)?.label ?? rung;
@@ -133,6 +136,17 @@ export function Staircase({
               </text>
             )}
           </g>
+        ))}
+        {shape.promised.map((way) => (
+          <path
+            key={way.fault}
+            d={wayOf(way, left, (row) => y(row) + nameHeight + 1)}
+            fill="none"
+            stroke={way.fault === first ? "var(--lead)" : "var(--trail)"}
+            strokeWidth="5"
+            strokeLinejoin="round"
+            opacity="0.3"
+          />
         ))}
         {shape.treads.map((t) => {
           const second = t.fault !== first;
@@ -238,8 +252,16 @@ export function Staircase({
           <DayCard day={day} catalogue={catalogue} done={practised.includes(day.date)} />
         </div>
       )}
-      {!compact && marks.length > 0 && (
+      {!compact && (marks.length > 0 || shape.promised.length > 0) && (
         <ul className="text-soft flex flex-wrap gap-x-4 text-sm" aria-label="Marks in the blocks">
+          {shape.promised.length > 0 && (
+            <li className="flex items-center gap-1.5">
+              <svg viewBox="0 0 24 14" className="h-4 w-6" aria-hidden>
+                <path d="M1 11H11V4H23" fill="none" stroke="var(--lead)" strokeWidth="5" opacity="0.3" />
+              </svg>
+              the way as it was promised
+            </li>
+          )}
           {marks.map((mark) => (
             <li key={mark} className="flex items-center gap-1.5">
               <svg viewBox="-7 -7 14 14" className="size-4" aria-hidden>
@@ -255,6 +277,12 @@ export function Staircase({
     </div>
   );
 }
+
+/** Along its rows and straight up between them. */
+const wayOf = (way: PromisedWay, left: number, y: (row: number) => number) =>
+  way.treads
+    .map((t, i) => `${i === 0 ? "M" : "V"}${i === 0 ? `${left + t.x} ` : ""}${y(t.row)}H${left + t.until}`)
+    .join("");
 
 const ink = (done: boolean, second: boolean) => (done && !second ? "var(--on-ink)" : "var(--ink)");
 

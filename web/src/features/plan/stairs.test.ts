@@ -52,6 +52,26 @@ const PLAN: Plan = {
 describe("the staircase", () => {
   const shape = stairs(PLAN, "2026-12-01", "2026-12-11", ["2026-12-01"], 1000);
 
+  it("keeps the way that was promised, whatever became of it", () => {
+    const promised = [
+      { fault: "sway", rung: "feel", from: "2026-12-01" },
+      { fault: "sway", rung: "rehearse", from: "2026-12-04" },
+      { fault: "sway", rung: "full" },
+    ];
+    const kept = stairs(PLAN, "2026-12-01", "2026-12-11", [], 1000, promised);
+    expect(kept.rows).toEqual(["prepare", "feel", "rehearse", "short"]);
+    expect(kept.promised).toEqual([
+      {
+        fault: "sway",
+        treads: [
+          { row: 1, x: 0, until: 300 },
+          { row: 2, x: 300, until: 1000 },
+        ],
+      },
+    ]);
+    expect(shape.promised).toEqual([]);
+  });
+
   it("has a row for each rung in use, lowest first, and a column for each day", () => {
     expect(shape.rows).toEqual(["prepare", "feel", "short"]);
     expect(shape.days).toHaveLength(10);

@@ -33,13 +33,29 @@ export type Stairs = {
   treads: Tread[];
   landings: Landing[];
   names: Name[];
+  promised: PromisedWay[];
 };
+
+/** What was promised of a gate when the plan was handed over: from which day on its rung would be worked. */
+export type Promised = { fault: string; rung: string; from?: string };
+
+/** The climb of one fault as it was promised: from where to where it stays on a row. */
+export type PromisedWay = { fault: string; treads: { row: number; x: number; until: number }[] };
 
 const RUNGS = ["prepare", "feel", "rehearse", "short", "build", "full", "transfer"];
 
 /** The staircase of a plan: days across, rungs upwards. Main blocks are treads, gates are landings behind the last. */
-export function stairs(plan: Plan, from: string, until: string, practised: string[], width: number): Stairs {
+export function stairs(
+  plan: Plan,
+  from: string,
+  until: string,
+  practised: string[],
+  width: number,
+  promised: Promised[] = [],
+): Stairs {
+  const begun = promised.filter((p) => p.from !== undefined);
   const used = new Set([
+    ...begun.map((p) => p.rung),
     ...plan.route.map((s) => s.rung),
     ...plan.days.flatMap((d) => d.blocks.filter((b) => b.kind === "main").map((b) => b.rung)),
   ]);
@@ -83,7 +99,16 @@ export function stairs(plan: Plan, from: string, until: string, practised: strin
         x: on.length > 0 ? Math.max(...on.map((t) => t.x + t.width)) : width,
       };
     });
-  return { rows, days, dayWidth, treads, landings, names: namesOf(treads) };
+  const ways = [...new Set(begun.map((p) => p.fault))].map((fault) => {
+    const steps = begun.filter((p) => p.fault === fault);
+    const at = (p: Promised | undefined) =>
+      p ? Math.max(0, daysBetween(from, p.from!)) * dayWidth : count * dayWidth;
+    return {
+      fault,
+      treads: steps.map((p, i) => ({ row: rows.indexOf(p.rung), x: at(p), until: at(steps[i + 1]) })),
+    };
+  });
+  return { rows, days, dayWidth, treads, landings, names: namesOf(treads), promised: ways };
 }
 
 /** Each drill once per row, over the first of its treads. */

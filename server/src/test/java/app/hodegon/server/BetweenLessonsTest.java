@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Set;
 import java.util.UUID;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -17,6 +18,7 @@ class BetweenLessonsTest {
 
     private static final String GOOD = "++++++++++";
     private static final String POOR = "++--------";
+    private static final String SIX = "++++++----";
 
     private Client coach;
     private Client phone;
@@ -100,6 +102,64 @@ class BetweenLessonsTest {
         assertThat(after.at("/2/blocks/1/rung").asString()).isEqualTo("rehearse");
         assertThat(phone.get("/api/me").expect(200).body().at("/plan/id").asString())
                 .isEqualTo(planId);
+    }
+
+    private String lessonPlan() {
+        JsonNode thread =
+                coach.get("/api/students/" + student + "/thread").expect(200).body();
+        return "/api/lessons/" + thread.at("/knots/0/lessonId").asString() + "/plan";
+    }
+
+    private JsonNode plan() {
+        return coach.get(lessonPlan()).expect(200).body();
+    }
+
+    private JsonNode main() {
+        return day().blocks()
+                .valueStream()
+                .filter(b -> b.path("kind").asString().equals("main"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @Test
+    void aGateThatDoesNotOpenHoldsEveryDayAfterIt() {
+        JsonNode promised = plan().path("promised");
+        assertThat(promised.findValuesAsString("rung")).startsWith("feel", "rehearse");
+        String drill = main().path("drill").asString();
+        practise(SIX);
+        assertThat(reasonOfLaying()).isEqualTo("Feel stays at 6 of 10, it takes 8: slower on its next day.");
+        assertThat(main().path("condition").asString()).isEqualTo("slower");
+        practise(SIX);
+        assertThat(reasonOfLaying()).startsWith("Feel stays at 6 of 10, it takes 8: in fives, with ");
+        assertThat(main().path("drill").asString()).isNotEqualTo(drill);
+        assertThat(main().path("repsPerSet").asInt()).isLessThanOrEqualTo(5);
+        for (int day = 0; day < 4; day++) {
+            assertThat(main().path("rung").asString()).isEqualTo("feel");
+            practise(SIX);
+        }
+        assertThat(reasonOfLaying()).endsWith("The coach is asked to look.");
+        assertThat(plan().path("promised")).as("as it was handed over").isEqualTo(promised);
+        assertThat(plan().at("/plan/route/0/likelyOn"))
+                .as("while the forecast moves")
+                .isNotEqualTo(promised.at("/0/likelyOn"));
+    }
+
+    @Test
+    void aDraftThatTheCoachHasOpenHoldsNothingUp() {
+        coach.put(lessonPlan(), plan().path("terms").toString()).expect(200);
+        assertThat(plan().path("assigned").asBoolean()).isFalse();
+        practise(SIX);
+        assertThat(reasonOfLaying()).startsWith("Feel stays at 6 of 10");
+        assertThat(main().path("condition").asString()).isEqualTo("slower");
+        assertThat(plan().path("assigned").asBoolean()).isFalse();
+        coach.post("/api/plans/" + plan().path("id").asString() + "/assignment", null)
+                .expect(200);
+        assertThat(main().path("rung").asString()).as("and the draft follows").isEqualTo("feel");
+    }
+
+    private String reasonOfLaying() {
+        return laidAgain().at("/0/reason").asString();
     }
 
     @Test
@@ -271,7 +331,10 @@ class BetweenLessonsTest {
         practise(GOOD);
         practise(GOOD);
         assertThat(attention()).containsExactly("gate-waits");
-        assertThat(laidAgain()).isEmpty();
+        assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("Feel waits for the coach's word.");
+        assertThat(days().at("/2/blocks/1/rung").asString())
+                .as("and the plan with it")
+                .isEqualTo("feel");
         coach.post(gate + "/signature", null).expect(204);
         assertThat(attention()).isEmpty();
         assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("Feel was signed by the coach.");
@@ -329,17 +392,15 @@ class BetweenLessonsTest {
 
     @Test
     void painStopsADrillEverywhereAtOnce() {
-        JsonNode lesson =
-                coach.get("/api/students/" + student + "/thread").expect(200).body();
-        String plan = "/api/lessons/" + lesson.at("/knots/0/lessonId").asString() + "/plan";
+        String plan = lessonPlan();
         coach.post("/api/plans/" + planId + "/printed", null).expect(204);
         PhoneEntry day = day();
-        String drill = day.blocks().at("/0/drill").asString();
+        String drill = main().path("drill").asString();
         phone.put(
                         "/api/me/practice/" + UUID.randomUUID(),
                         day.with(
                                 1,
-                                0,
+                                1,
                                 "++",
                                 "\"pain\":{\"where\":\"back\",\"score\":6,\"drill\":\"%s\"},".formatted(drill),
                                 "",
@@ -352,6 +413,15 @@ class BetweenLessonsTest {
                 .doesNotContain(drill);
         assertThat(now.at("/plan/days").valueStream().skip(1).toList().toString())
                 .doesNotContain("\"" + drill + "\"");
+        assertThat(now.at("/plan/days")
+                        .valueStream()
+                        .skip(1)
+                        .flatMap(d -> d.path("blocks").valueStream()))
+                .as("down, never up: no higher rung, half as fast")
+                .isNotEmpty()
+                .allMatch(b -> Set.of("prepare", "feel").contains(b.path("rung").asString()))
+                .allMatch(b -> !b.path("kind").asString().equals("main")
+                        || b.path("speed").asInt() <= 25);
         assertThat(reason()).contains("It still stands on the paper printed on ");
         assertThat(coach.text("/api/plans/" + planId + "/calendar.ics").replace("\r\n ", ""))
                 .contains("Stopped for pain\\, leave it out");
@@ -362,9 +432,7 @@ class BetweenLessonsTest {
     @Test
     void nothingIsDecidedForDaysThatLieBehind() {
         practise(GOOD);
-        JsonNode thread =
-                coach.get("/api/students/" + student + "/thread").expect(200).body();
-        String plan = "/api/lessons/" + thread.at("/knots/0/lessonId").asString() + "/plan";
+        String plan = lessonPlan();
         JsonNode now = coach.get(plan).expect(200).body();
         String behind = now.at("/plan/days/0/date").asString();
         String terms = """

@@ -141,6 +141,9 @@ public record Drill(
     /**
      * What is said about a drill.
      *
+     * @param mistake the usual error alone
+     * @param fix what helps against it; empty where nothing is said
+     * @param onPurpose the error as it may be made on purpose, to feel the difference; empty where none is safe
      * @param cue the one thing to have in mind
      * @param caution empty where only the general cautions apply
      */
@@ -150,6 +153,8 @@ public record Drill(
             String feel,
             String good,
             String mistake,
+            String fix,
+            Optional<String> onPurpose,
             String easier,
             String harder,
             String cue,
@@ -220,6 +225,12 @@ public record Drill(
     public boolean tellsFromOutside() {
         for (Feedback one : feedback) if (one.external()) return true;
         return false;
+    }
+
+    /** Whether it asks something of that joint: a turn asks something of every back. */
+    public boolean loads(Joint joint) {
+        boolean turns = movement.map(m -> m.base() == Movement.Base.SWING).orElse(true);
+        return careWith.contains(joint) || joint == Joint.BACK && turns;
     }
 
     public boolean covers(Rung rung) {

@@ -171,6 +171,8 @@ public final class DrillFile {
         List<String> texts =
                 List.of(t.setUp(), t.action(), t.feel(), t.good(), t.mistake(), t.easier(), t.harder(), t.cue());
         for (int i = 0; i < TEXTS.size(); i++) node.put(TEXTS.get(i), texts.get(i));
+        if (!t.fix().isEmpty()) node.put("fix", t.fix());
+        t.onPurpose().ifPresent(error -> node.put("onPurpose", error));
         if (!t.caution().isEmpty()) node.put("caution", t.caution());
         put(node, "variations", drill.variations());
         ObjectNode diagram = node.putObject("diagram");
@@ -298,6 +300,9 @@ public final class DrillFile {
             List<Joint> never = each("neverWith", j -> Identified.of(Joint.class, j));
             List<Joint> care = each("careWith", j -> Identified.of(Joint.class, j));
             String caution = text("caution", LONGEST_TEXT, false);
+            String fix = text("fix", LONGEST_TEXT, false);
+            Optional<String> onPurpose =
+                    Optional.of(text("onPurpose", LONGEST_TEXT, false)).filter(t -> !t.isEmpty());
             List<String> after = strings("after");
             Optional<Notice> notice = notice();
             Drill.Footing footing = new Drill.Footing(
@@ -331,6 +336,8 @@ public final class DrillFile {
                             texts.get(2),
                             texts.get(3),
                             texts.get(4),
+                            fix,
+                            onPurpose,
                             texts.get(5),
                             texts.get(6),
                             texts.get(7),

@@ -50,7 +50,8 @@ public final class DrillSchema {
         list(fields, "careWith", Identified.ids(Joint.class));
         texts(fields, "after");
         choice(fields, "pace", Arrays.stream(Pace.values()).map(Enum::name).toList());
-        for (String field : List.of("setUp", "do", "feel", "good", "mistake", "easier", "harder", "cue", "caution")) {
+        for (String field : List.of(
+                "setUp", "do", "feel", "good", "mistake", "fix", "onPurpose", "easier", "harder", "cue", "caution")) {
             text(fields, field, DrillFile.LONGEST_TEXT);
         }
         texts(fields, "variations").put("description", "One per rung, the lowest first.");

@@ -132,6 +132,9 @@ public record HalfStep(String id, String label, String action, Kind kind, int sp
                     MIXED)
             .collect(Collectors.toUnmodifiableMap(HalfStep::id, Function.identity()));
 
+    /** Easier than the plain form of any drill, and safe for everybody. */
+    public static final HalfStep SLOWER = STANDARD.get("slower");
+
     /** What any drill may do on this rung that names nothing of its own. */
     public static List<HalfStep> usual(Rung rung) {
         List<String> ids = rung.withBall()

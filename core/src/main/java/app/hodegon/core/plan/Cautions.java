@@ -36,8 +36,8 @@ final class Cautions {
                             + " it drops, and begin the next day with its plainest form.");
         }
         if (!student.flags().isEmpty()) {
-            cautions.add("The numbers are for healthy joints. With a flagged joint do less, and follow the doctor's or"
-                    + " physiotherapist's word before this plan's.");
+            cautions.add("What loads a flagged joint stands here at half of the usual. Do less where that is too much:"
+                    + " the doctor's or physiotherapist's word comes before this plan's.");
         }
         if (drills.stream().anyMatch(Cautions::standsOnProp)) {
             cautions.add("Props underfoot only on dry, even, clear ground with something to hold on to.");

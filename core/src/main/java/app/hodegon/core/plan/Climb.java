@@ -4,11 +4,13 @@ import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Step;
+import app.hodegon.core.plan.PlanRequest.Worked;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
+import java.util.function.Function;
 import java.util.stream.Stream;
 
 /** How far one fault's route has been climbed while the days are laid, assuming that gates pass when they should. */
@@ -29,6 +31,7 @@ final class Climb {
     private final int[] days;
     private final BiPredicate<Step, Place> possible;
     private final boolean oneThing;
+    private final Function<Step, Worked> before;
     private final int first;
 
     private int at;
@@ -45,16 +48,19 @@ final class Climb {
     /**
      * @param days practice days on each step before the next one is laid
      * @param oneThing whether the first gated step takes a block of one thing
+     * @param before what was done on each step's rung before the first day that is laid
      */
-    Climb(Route route, int[] days, BiPredicate<Step, Place> possible, boolean oneThing) {
+    Climb(Route route, int[] days, BiPredicate<Step, Place> possible, boolean oneThing, Function<Step, Worked> before) {
         this.route = route;
         this.steps = route.steps();
         this.days = days;
         this.possible = possible;
         this.oneThing = oneThing;
+        this.before = before;
         // Preparing opens the first sessions as their refresher; it is a main block only where nothing comes after it.
         this.first = steps.size() > 1 && !steps.get(0).rung().gated() ? 1 : 0;
         this.at = first;
+        this.daysOnStep = !steps.isEmpty() && before.apply(steps.get(first)).oneGood() ? 1 : 0;
     }
 
     /** The step to work on there: the one reached, or the highest earlier one that the place allows. */
@@ -88,7 +94,7 @@ final class Climb {
     }
 
     boolean isNew(Step step) {
-        return indexOf(step) == at && daysOnStep < 2;
+        return indexOf(step) == at && worked(step) < 2;
     }
 
     /** Whether the climb is past this step, so that a day with it only keeps it up. */
@@ -108,6 +114,11 @@ final class Climb {
 
     /** Practice days with a main block on this step's rung so far. */
     int worked(Step step) {
+        return before.apply(step).days() + laid(step);
+    }
+
+    /** Of them, those that are laid. */
+    int laid(Step step) {
         return worked.getOrDefault(step.rung(), 0);
     }
 

@@ -23,6 +23,8 @@ import java.util.stream.Collectors;
  * @param skipped rungs left out of the route
  * @param shortSets rungs worked in sets of five throughout, as if the movement were new
  * @param ahead rungs on which the harder step was taken and held: their half-steps begin at once
+ * @param easier rungs that a check held: their next day takes an easier half-step
+ * @param instead by rung, the drill that tells otherwise and goes on where checks held the one before
  * @param gates what passes each rung for this student
  * @param proposed which of the chosen drills a proposal chose that the coach took
  */
@@ -33,6 +35,8 @@ public record Edits(
         Set<StepId> skipped,
         Set<StepId> shortSets,
         Set<StepId> ahead,
+        Set<StepId> easier,
+        Map<StepId, String> instead,
         Gates gates,
         Set<StepId> proposed) {
 
@@ -71,7 +75,7 @@ public record Edits(
 
     /** With the standard gates. */
     public Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
-        this(locked, dropped, chosen, skipped, Set.of(), Set.of(), Gates.STANDARD, Set.of());
+        this(locked, dropped, chosen, skipped, Set.of(), Set.of(), Set.of(), Map.of(), Gates.STANDARD, Set.of());
     }
 
     public Edits {
@@ -81,6 +85,8 @@ public record Edits(
         skipped = Set.copyOf(skipped);
         shortSets = Set.copyOf(shortSets);
         ahead = Set.copyOf(ahead);
+        easier = Set.copyOf(easier);
+        instead = Map.copyOf(instead);
         proposed = Set.copyOf(proposed);
         long places = locked.stream()
                 .map(l -> List.of(l.date(), l.fault(), l.rung(), l.kind()))
@@ -100,12 +106,14 @@ public record Edits(
                 skipped,
                 shortSets,
                 ahead,
+                easier,
+                instead,
                 gates,
                 proposed);
     }
 
     public Edits with(Gates others) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, others, proposed);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, instead, others, proposed);
     }
 
     /** With this drill on that rung as a proposal wants it, instead of the planner's choice. */
@@ -114,25 +122,35 @@ public record Edits(
         all.put(step, drill);
         Set<StepId> steps = new HashSet<>(proposed);
         steps.add(step);
-        return new Edits(locked, dropped, all, skipped, shortSets, ahead, gates, steps);
+        return new Edits(locked, dropped, all, skipped, shortSets, ahead, easier, instead, gates, steps);
     }
 
     public Edits inShortSets(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, steps, ahead, gates, proposed);
+        return new Edits(locked, dropped, chosen, skipped, steps, ahead, easier, instead, gates, proposed);
     }
 
     public Edits goingOn(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, steps, gates, proposed);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, steps, easier, instead, gates, proposed);
+    }
+
+    /** Whose next day on these rungs is an easier one. */
+    public Edits easing(Set<StepId> steps) {
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, steps, instead, gates, proposed);
+    }
+
+    /** With these drills going on instead of those that checks held. */
+    public Edits goingOnWith(Map<StepId, String> drills) {
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, drills, gates, proposed);
     }
 
     /** With these of the chosen drills as a proposal's. */
     public Edits proposing(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, gates, steps);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, instead, gates, steps);
     }
 
     /** With other rungs left out. */
     Edits skipping(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, steps, shortSets, ahead, gates, proposed);
+        return new Edits(locked, dropped, chosen, steps, shortSets, ahead, easier, instead, gates, proposed);
     }
 
     /** The lowest rung first. */

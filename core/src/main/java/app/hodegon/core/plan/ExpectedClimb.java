@@ -121,6 +121,11 @@ final class ExpectedClimb {
             this.at = new double[gated.size() + 1];
             this.oneGood = new double[gated.size() + 1];
             at[0] = 1;
+            boolean begun = !gated.isEmpty()
+                    && request.worked(new Edits.StepId(
+                                    ladder.route.fault(), gated.get(0).rung()))
+                            .oneGood();
+            oneGood[0] = begun ? 1 : 0;
         }
 
         Expected through(List<Day> days) {

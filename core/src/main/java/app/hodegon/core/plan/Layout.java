@@ -6,7 +6,6 @@ import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.HalfStep;
-import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.Locked;
@@ -49,13 +48,13 @@ final class Layout {
     /** What a rung gets that has had enough and only waits for its gate. */
     private static final double WAITING_SHARE = 0.5;
 
+    /** Where it hurt. */
+    private static final double EASED_SHARE = 0.5;
+
     /** Short balls before their rung: so many rounds, in at most this share of the time. */
     private static final int FIRST_BALL_ROUNDS = 5;
 
     private static final double FIRST_BALLS_SHARE = 0.4;
-
-    /** A sore or flagged back does half of the swings that are long. */
-    private static final Rung LONG_SWINGS = Rung.BUILD;
 
     private final PlanRequest request;
     private final Student student;
@@ -85,7 +84,7 @@ final class Layout {
         List<Climb> climbs = new ArrayList<>();
         boolean oneThing = request.settings().oneThing();
         for (int i = 0; i < routes.size(); i++) {
-            climbs.add(new Climb(routes.get(i), pace[i], this::possible, oneThing && i == 0));
+            climbs.add(new Climb(routes.get(i), pace[i], this::possible, oneThing && i == 0, this::workedBefore));
         }
         List<Day> days = new ArrayList<>();
         int dayNumber = 0;
@@ -94,6 +93,10 @@ final class Layout {
             if (!day.blocks().isEmpty()) days.add(day);
         }
         return List.copyOf(days);
+    }
+
+    private PlanRequest.Worked workedBefore(Step step) {
+        return request.worked(new Edits.StepId(step.fault(), step.rung()));
     }
 
     private boolean possible(Step step, Place place) {
@@ -106,10 +109,13 @@ final class Layout {
     }
 
     /** What share of the usual reps of a day this student does of a drill, for age and flagged joints. */
-    static double volume(Student student, Drill drill, Rung rung) {
-        boolean flagged = drill.careWith().stream().anyMatch(student.flags()::contains)
-                || student.flags().contains(Joint.BACK) && rung.compareTo(LONG_SWINGS) >= 0;
-        return student.age().volume() * (flagged ? FLAGGED_JOINT_VOLUME : 1);
+    static double volume(Student student, Drill drill) {
+        return student.age().volume() * share(student, drill);
+    }
+
+    /** What of it is left for whoever has a joint that it loads flagged. */
+    static double share(Student student, Drill drill) {
+        return student.flags().stream().anyMatch(drill::loads) ? FLAGGED_JOINT_VOLUME : 1;
     }
 
     private Drill drill(Step step) {
@@ -127,12 +133,17 @@ final class Layout {
         private final LocalDate date;
         private final Week.Slot slot;
         private final int dayNumber;
+        private final boolean eased;
         private final List<Work> works = new ArrayList<>();
 
         DayInTheMaking(LocalDate date, List<Climb> climbs, int dayNumber) {
             this.date = date;
             this.slot = student.week().on(date).orElseThrow();
             this.dayNumber = dayNumber;
+            this.eased = request.soFar()
+                    .ease()
+                    .filter(e -> date.isBefore(e.before()))
+                    .isPresent();
             for (int i = 0; i < climbs.size(); i++) {
                 Climb climb = climbs.get(i);
                 Fault fault = routes.get(i).fault();
@@ -203,6 +214,7 @@ final class Layout {
             blocks.addAll(besides);
             firstBalls.ifPresent(blocks::add);
             blocks.addAll(checks);
+            if (eased) blocks.replaceAll(b -> b.locked() ? b : b.eased());
             int seconds = Dose.SET_UP_SECONDS + seconds(blocks);
             if (seconds > slot.minutes() * 60) {
                 throw new IllegalArgumentException("%s has %d minutes; this would take %d."
@@ -248,7 +260,8 @@ final class Layout {
         /** A few short balls for the first fault, where balls may be hit and its climb has not come to them. */
         private Optional<Block> firstBalls(int seconds, Optional<Block> refresher, List<Block> besides) {
             Work first = works.get(0);
-            if (request.approach().has(Choice.EARN_THE_BALL)
+            if (eased
+                    || request.approach().has(Choice.EARN_THE_BALL)
                     || !slot.place().ballsAllowed()
                     || first.fault() != routes.get(0).fault()) return Optional.empty();
             List<String> refreshed = refresher.map(Block::drill).stream().toList();
@@ -261,7 +274,7 @@ final class Layout {
                             <= MOST_DRILLS_A_DAY)
                     .flatMap(step -> {
                         Dose dose = dose(step, slot.place());
-                        int most = (int) Math.ceil(FIRST_BALL_ROUNDS * volume(student, drill(step), step.rung()));
+                        int most = (int) Math.ceil(FIRST_BALL_ROUNDS * volume(student, drill(step)));
                         int one = dose.rounds(Integer.MAX_VALUE / 2, 1).seconds();
                         Dose.Sets rounds = dose.rounds((int) Math.max(one, seconds * FIRST_BALLS_SHARE), most);
                         return rounds.sets() == 0 || rounds.seconds() > seconds
@@ -317,11 +330,12 @@ final class Layout {
             Optional<Block> locked = lockedMain(work);
             if (locked.isPresent()) return locked;
             Rung rung = work.step().rung();
-            double volume = volume(student, work.drill(), rung);
+            double volume = volume(student, work.drill());
             boolean isNew = work.climb().isNew(work.step());
             boolean keepsUp = work.climb().keepsUp(work.step());
             if (keepsUp) volume *= KEPT_UP_SHARE;
             else if (work.climb().waits(work.step())) volume *= WAITING_SHARE;
+            if (eased) volume *= EASED_SHARE;
             boolean inFives = isNew || request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
             boolean oneThing = work.climb().isOneThing(work.step());
             Dose.Sets sets = oneThing
@@ -330,6 +344,7 @@ final class Layout {
             if (sets.sets() == 0) return Optional.empty();
             Block block = work.dose().block(sets, work.step(), Kind.MAIN, cue(work.step()));
             if (!oneThing) block = changed(block, work, refreshed, alone);
+            if (eased) return Optional.of(block);
             if (contrastHelps(work, isNew)) {
                 block = block.withContrast((block.reps() - block.strikes()) / CONTRAST_EVERY);
             }
@@ -340,6 +355,9 @@ final class Layout {
 
         /** Under the half-step whose turn it is, or the next one where that would be one more day alike. */
         private Block changed(Block plain, Work work, boolean refreshed, boolean alone) {
+            Edits.StepId id = new Edits.StepId(work.fault(), plain.rung());
+            boolean held = request.edits().easier().contains(id) && work.climb().laid(work.step()) == 0;
+            if (eased || held) return plain.under(HalfStep.SLOWER.said(student.hand()));
             Block best = plain;
             for (Optional<HalfStep> step : conditions.on(
                     work.fault(),
@@ -347,7 +365,7 @@ final class Layout {
                     plain.rung(),
                     slot.place(),
                     work.climb().worked(work.step()),
-                    request.edits().ahead().contains(new Edits.StepId(work.fault(), plain.rung())))) {
+                    request.edits().ahead().contains(id))) {
                 if (step.filter(s -> !fits(s, refreshed, alone)).isPresent()) continue;
                 best = step.map(plain::under).orElse(plain);
                 if (!work.climb().tooAlike(best, MOST_ALIKE)) return best;
@@ -367,6 +385,7 @@ final class Layout {
         private boolean contrastHelps(Work work, boolean isNew) {
             Rung rung = work.step().rung();
             return !isNew
+                    && work.drill().texts().onPurpose().isPresent()
                     && !Dose.isSetUp(work.fault())
                     && rung.compareTo(Rung.FEEL) >= 0
                     && rung.compareTo(Rung.BUILD) <= 0

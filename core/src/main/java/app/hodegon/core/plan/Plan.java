@@ -114,6 +114,11 @@ public record Plan(
             return with(contrast, locked, true, condition, speed);
         }
 
+        /** At half the speed, nothing wrong on purpose: it hurt. */
+        Block eased() {
+            return with(0, locked, false, condition, Math.max(SLOWEST, speed / 2));
+        }
+
         /** With a half-step and its speed. */
         Block under(HalfStep step) {
             int at = Math.max(SLOWEST, Math.min(100, speed + step.speed()));

@@ -3,10 +3,13 @@ package app.hodegon.core.plan;
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
+import app.hodegon.core.drill.Rung;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -19,6 +22,7 @@ import java.util.Set;
  * @param stopped drills that hurt, until the coach lifts the stop
  * @param edits what the coach decided beforehand
  * @param settings how the coach wants it laid
+ * @param soFar what came of the days before
  */
 public record PlanRequest(
         Student student,
@@ -29,7 +33,51 @@ public record PlanRequest(
         LocalDate nextLesson,
         Set<String> stopped,
         Edits edits,
-        Settings settings) {
+        Settings settings,
+        SoFar soFar) {
+
+    /**
+     * What the days before leave to the ones to come.
+     *
+     * @param worked what was done on each rung whose gate is open
+     * @param ease what pain asks for; empty without any
+     */
+    public record SoFar(Map<Edits.StepId, Worked> worked, Optional<Ease> ease) {
+
+        public static final SoFar NOTHING = new SoFar(Map.of(), Optional.empty());
+
+        public SoFar {
+            worked = Map.copyOf(worked);
+        }
+    }
+
+    /**
+     * What was done on a rung whose gate is open.
+     *
+     * @param days with a check on it
+     * @param oneGood whether the last check had enough good ones, so that one more passes the gate
+     */
+    public record Worked(int days, boolean oneGood) {
+        static final Worked NOT_YET = new Worked(0, false);
+    }
+
+    /** What was done on this rung before the first day that is laid. */
+    Worked worked(Edits.StepId step) {
+        return soFar.worked().getOrDefault(step, Worked.NOT_YET);
+    }
+
+    /**
+     * What pain asks for: half the reps at half the speed, nothing wrong on purpose, and no way up.
+     *
+     * @param notAbove by fault, the rung on which it hurt; nothing above it is laid
+     * @param before the first day that may be as usual again
+     */
+    public record Ease(Map<Fault, Rung> notAbove, LocalDate before) {
+
+        public Ease {
+            notAbove = Map.copyOf(notAbove);
+        }
+    }
 
     /**
      * How a plan is laid.
@@ -54,7 +102,7 @@ public record PlanRequest(
             Set<Fault> likely,
             LocalDate from,
             LocalDate nextLesson) {
-        this(student, approach, focus, likely, from, nextLesson, Set.of(), Edits.NONE, Settings.USUAL);
+        this(student, approach, focus, likely, from, nextLesson, Set.of(), Edits.NONE, Settings.USUAL, SoFar.NOTHING);
     }
 
     /** Laid as usual. */
@@ -67,30 +115,41 @@ public record PlanRequest(
             LocalDate nextLesson,
             Set<String> stopped,
             Edits edits) {
-        this(student, approach, focus, likely, from, nextLesson, stopped, edits, Settings.USUAL);
+        this(student, approach, focus, likely, from, nextLesson, stopped, edits, Settings.USUAL, SoFar.NOTHING);
     }
 
     public PlanRequest with(Settings others) {
-        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, edits, others);
+        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, edits, others, soFar);
+    }
+
+    /** After these days. */
+    public PlanRequest after(SoFar others) {
+        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, edits, settings, others);
+    }
+
+    /** From another day on. */
+    public PlanRequest from(LocalDate day) {
+        return new PlanRequest(
+                student, approach, focus, likely, day, nextLesson, stopped, edits.from(day), settings, soFar);
     }
 
     /** For the student otherwise equipped or placed. */
     public PlanRequest with(Student other) {
-        return new PlanRequest(other, approach, focus, likely, from, nextLesson, stopped, edits, settings);
+        return new PlanRequest(other, approach, focus, likely, from, nextLesson, stopped, edits, settings, soFar);
     }
 
     public PlanRequest with(Edits other) {
-        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, other, settings);
+        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, other, settings, soFar);
     }
 
     /** For other faults. */
     public PlanRequest with(List<Focus> others) {
-        return new PlanRequest(student, approach, others, likely, from, nextLesson, stopped, edits, settings);
+        return new PlanRequest(student, approach, others, likely, from, nextLesson, stopped, edits, settings, soFar);
     }
 
     /** Up to another day of the next lesson. */
     PlanRequest until(LocalDate lesson) {
-        return new PlanRequest(student, approach, focus, likely, from, lesson, stopped, edits, settings);
+        return new PlanRequest(student, approach, focus, likely, from, lesson, stopped, edits, settings, soFar);
     }
 
     /** In another week. */

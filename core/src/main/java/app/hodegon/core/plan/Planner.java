@@ -159,9 +159,10 @@ public final class Planner {
     }
 
     /** What the first route's rungs want before the next lesson, up to the 700 a new movement takes in ten days. */
-    private static int wantedReps(Student student, Route first) {
-        int wanted = first.steps().stream()
-                .mapToInt(s -> Dose.wantedReps(s.fault(), s.rung()))
+    private int wantedReps(Student student, Route first) {
+        double wanted = first.steps().stream()
+                .mapToDouble(
+                        s -> Dose.wantedReps(s.fault(), s.rung()) * Layout.share(student, library.drill(s.drill())))
                 .sum();
         return (int) Math.round(Math.min(NEW_MOVEMENT, wanted) * student.age().volume());
     }

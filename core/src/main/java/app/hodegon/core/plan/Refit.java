@@ -11,6 +11,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.function.Predicate;
+import java.util.stream.Collectors;
 
 /** A plan's request changed by what the last one taught; the planner lays the rest. */
 public final class Refit {
@@ -56,17 +57,25 @@ public final class Refit {
     /** On the rung the student stands on, a drill with a feedback that the one used so far did not have. */
     public static PlanRequest otherFeedback(PlanRequest request, DrillLibrary library) {
         return current(request, library)
-                .flatMap(step -> {
-                    Set<Feedback> had =
-                            Set.copyOf(library.drill(lastUsed(request, step)).feedback());
-                    return other(
-                                    request,
-                                    step,
-                                    library,
-                                    d -> d.feedback().stream().anyMatch(f -> f.external() && !had.contains(f)))
-                            .map(d -> request.with(request.edits().choosing(id(step), d)));
-                })
+                .flatMap(step -> tellsOtherwise(request, id(step), Set.of(lastUsed(request, step)), library)
+                        .map(d -> request.with(request.edits().choosing(id(step), d))))
                 .orElse(request);
+    }
+
+    /** A drill for this rung that tells in a way none of these did; the best of them. */
+    public static Optional<String> tellsOtherwise(
+            PlanRequest request, StepId step, Set<String> had, DrillLibrary library) {
+        Set<Feedback> told = had.stream()
+                .filter(library::has)
+                .flatMap(d -> library.drill(d).feedback().stream())
+                .collect(Collectors.toSet());
+        return new Planner(library)
+                .alternatives(request, step.fault(), step.rung()).stream()
+                        .map(Planner.Alternative::drill)
+                        .filter(d -> !had.contains(d)
+                                && library.drill(d).feedback().stream()
+                                        .anyMatch(f -> f.external() && !told.contains(f)))
+                        .findFirst();
     }
 
     /** The drill last tried on this rung, whatever the planner would choose now. */

@@ -53,6 +53,7 @@ final class RouteFinder {
     /** By place with balls, the short-ball drill that needs nothing passed before it; the route's own where it can be. */
     private Map<Place, Step> firstBalls(Fault fault, List<Step> steps) {
         Map<Place, Step> balls = new EnumMap<>(Place.class);
+        if (hurtBelow(fault, Rung.SHORT)) return balls;
         Optional<String> first = steps.stream().findFirst().map(Step::drill);
         for (Place place : choice.places()) {
             if (!place.ballsAllowed()) continue;
@@ -84,12 +85,15 @@ final class RouteFinder {
         for (Rung rung : Rung.values()) {
             if (passed.isPresent() && rung.compareTo(passed.get()) <= 0) continue;
             if (rung == Rung.TRANSFER && !transferAllowed(passed)) continue;
+            if (hurtBelow(fault, rung)) continue;
             if (Dose.isSetUp(fault) && !OF_A_SET_UP.contains(rung)) continue;
             Edits.StepId id = new Edits.StepId(fault, rung);
             if (request.edits().skipped().contains(id)) continue;
             Optional<String> below = previous;
             String chosen = request.edits().chosen().get(id);
             Optional<Drill> best = chosen != null ? Optional.of(chosen(id, chosen)) : Optional.empty();
+            boolean instead = best.isEmpty() && takesOver(id).isPresent();
+            if (instead) best = takesOver(id);
             if (best.isEmpty())
                 best = choice.best(fault, rung, d -> choice.possibleSomewhere(d, rung), passedDrills::contains, below);
             if (best.isEmpty()) {
@@ -103,12 +107,25 @@ final class RouteFinder {
                     fault,
                     drill.id(),
                     rung.gated() ? Optional.of(gate(id)) : Optional.empty(),
-                    chosen != null ? whose(id) : why(drill, fault, rung, below)));
+                    chosen != null
+                            ? whose(id)
+                            : (instead ? "tells otherwise than the one that was stuck; " : "")
+                                    + why(drill, fault, rung, below)));
             if (rung.gated()) standIns.put(rung, standIns(fault, rung, drill, passedDrills, below));
             passedDrills.add(drill.id());
             previous = Optional.of(drill.id());
         }
         return List.copyOf(steps);
+    }
+
+    /** The drill that goes on where checks held the one before, as long as it may be used. */
+    private Optional<Drill> takesOver(Edits.StepId step) {
+        return Optional.ofNullable(request.edits().instead().get(step))
+                .filter(library::has)
+                .map(library::drill)
+                .filter(d -> choice.allows(d)
+                        && choice.worksOn(d, step.fault(), step.rung())
+                        && choice.possibleSomewhere(d, step.rung()));
     }
 
     private String whose(Edits.StepId step) {
@@ -184,6 +201,15 @@ final class RouteFinder {
                 });
     }
 
+    /** Whether it hurt on a lower rung: nobody goes up out of pain. */
+    private boolean hurtBelow(Fault fault, Rung rung) {
+        return request.soFar()
+                .ease()
+                .map(e -> e.notAbove().get(fault))
+                .filter(hurt -> rung.compareTo(hurt) > 0)
+                .isPresent();
+    }
+
     private boolean transferAllowed(Optional<Rung> passed) {
         return passed.filter(r -> r == Rung.FULL).isPresent()
                 || ChronoUnit.DAYS.between(request.from(), request.nextLesson()) >= DAYS_BEFORE_TRANSFER;
@@ -200,7 +226,7 @@ final class RouteFinder {
                     .findFirst()
                     .ifPresent(f -> reasons.add("tells by " + f.label().toLowerCase() + ", without a coach"));
         }
-        if (drill.careWith().stream().anyMatch(request.student().flags()::contains)) {
+        if (request.student().flags().stream().anyMatch(drill::loads)) {
             reasons.add("at half the volume for the flagged joint");
         }
         choice.insteadOf(drill, fault, rung, previous)

@@ -238,7 +238,7 @@ final class Warnings {
     private double most(Block block) {
         Drill drill = library.drill(block.drill());
         return new Dose(drill, block.rung(), block.form(), Dose.isSetUp(block.fault())).mostReps()
-                * Layout.volume(student, drill, block.rung());
+                * Layout.volume(student, drill);
     }
 
     private static List<Block> mains(Day day) {

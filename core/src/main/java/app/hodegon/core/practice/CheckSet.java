@@ -3,6 +3,7 @@ package app.hodegon.core.practice;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Gate;
 import java.time.LocalDate;
 import java.util.Optional;
 
@@ -43,6 +44,11 @@ public record CheckSet(
 
     public CheckSet {
         if (good < 0 || of < 1 || good > of) throw new IllegalArgumentException("good must be 0 to " + of + ".");
+    }
+
+    /** Whether it holds the good reps that this gate asks for. */
+    boolean isEnoughFor(Gate gate) {
+        return goodOf(gate.of()) >= gate.good();
     }
 
     /** Good reps scaled to this many. */

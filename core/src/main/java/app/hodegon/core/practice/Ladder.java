@@ -1,7 +1,9 @@
 package app.hodegon.core.practice;
 
 import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
+import app.hodegon.core.plan.PlanRequest.Worked;
 import app.hodegon.core.plan.Student;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -9,6 +11,7 @@ import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.stream.Collectors;
 
 /**
  * Where a student stands on each rung of each fault's ladder, found by going through the check sets in the order done. A
@@ -29,6 +32,19 @@ public record Ladder(Map<StepId, RungState> rungs) {
 
         public CheckSet last() {
             return all.get(all.size() - 1);
+        }
+
+        /** Sets running, up to the last, that did not have enough good reps for this gate. */
+        public int held(Gate gate) {
+            int held = 0;
+            for (int i = counting.size() - 1; i >= 0 && !counting.get(i).isEnoughFor(gate); i--) held++;
+            return held;
+        }
+
+        /** Since its gate is open. */
+        Worked worked(Gate gate) {
+            int days = (int) counting.stream().map(CheckSet::on).distinct().count();
+            return new Worked(days, !counting.isEmpty() && held(gate) == 0);
         }
     }
 
@@ -62,6 +78,22 @@ public record Ladder(Map<StepId, RungState> rungs) {
         List<CheckSet> all = new ArrayList<>(sets);
         all.add(more);
         return List.copyOf(all);
+    }
+
+    /** What was done on each rung whose gate is open. */
+    public Map<StepId, Worked> worked(Gates gates) {
+        return rungs.entrySet().stream()
+                .filter(e -> e.getValue().standing() != Standing.PASSED)
+                .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().worked(gates.of(e.getKey()))));
+    }
+
+    /** Whether there is a lower rung of the same fault to step back to. */
+    public boolean hasBelow(StepId step) {
+        return rungs.entrySet().stream()
+                .anyMatch(e -> e.getKey().fault() == step.fault()
+                        && e.getKey().rung().compareTo(step.rung()) < 0
+                        && (e.getValue().standing() == Standing.PASSED
+                                || e.getValue().standing() == Standing.REOPENED));
     }
 
     public Optional<RungState> on(StepId step) {

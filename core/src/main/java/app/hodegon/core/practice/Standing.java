@@ -46,18 +46,24 @@ public enum Standing implements Identified {
         return tooFew || lost ? STEP_BACK : STAY;
     }
 
-    /** What the gate says next, in a sentence for the student. */
-    public static String say(Gate gate, CheckSet last, Standing standing) {
+    /**
+     * What the gate says next, in a sentence for the student.
+     *
+     * @param below whether there is a lower rung to step back to
+     */
+    public static String say(Gate gate, CheckSet last, Standing standing, boolean below) {
         String score = last.good() + " of " + last.of() + ". ";
         return score
                 + switch (standing) {
                     case PASSED -> "This gate is passed: on to the next rung.";
                     case WAITS -> "The reps are there: your coach looks at it and opens the next rung.";
                     case STEP_BACK ->
-                        "This rung is too high for now: go back to the easier one, your coach will see it.";
+                        below
+                                ? "This rung is too high for now: go back to the easier one, your coach will see it."
+                                : "Too hard as it is: it comes in an easier form now, and your coach will see it.";
                     case REOPENED -> "This rung is open again, for the one above was too high: pass it once more.";
                     case STAY ->
-                        last.goodOf(gate.of()) >= gate.good()
+                        last.isEnoughFor(gate)
                                 ? "Once more like this on another day" + (last.closesAGate() ? "" : " with a real ball")
                                         + " and the gate is passed."
                                 : "Stay on this rung; " + gate.good() + " of " + gate.of() + " on " + gate.days()
@@ -67,7 +73,7 @@ public enum Standing implements Identified {
 
     private static boolean passes(Gate gate, List<CheckSet> latest) {
         return latest.get(latest.size() - 1).closesAGate()
-                && latest.stream().allMatch(s -> s.goodOf(gate.of()) >= gate.good())
+                && latest.stream().allMatch(s -> s.isEnoughFor(gate))
                 && latest.stream().map(CheckSet::on).distinct().count() == gate.days();
     }
 }

@@ -59,7 +59,7 @@ class GatesTest {
         assertThat(Standing.of(Gate.set(9, false), sevens)).isEqualTo(Standing.STAY);
         assertThat(Standing.of(Gate.set(7, true), sevens)).isEqualTo(Standing.WAITS);
         assertThat(Standing.of(Gate.set(7, true).signed(), sevens)).isEqualTo(Standing.PASSED);
-        assertThat(Standing.say(Gate.set(7, true), sevens.get(1), Standing.WAITS))
+        assertThat(Standing.say(Gate.set(7, true), sevens.get(1), Standing.WAITS, true))
                 .contains("your coach looks at it");
         assertThatThrownBy(() -> Gate.set(5, false)).hasMessageContaining("6 to 10");
         Gates gates = new Gates(Map.of(new StepId(Fault.SWAY, Rung.FEEL), Gate.set(7, false)));

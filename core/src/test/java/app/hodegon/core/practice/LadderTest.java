@@ -93,12 +93,15 @@ class LadderTest {
     void theGateSpeaksToTheStudent() {
         CheckSet good = new CheckSet(DAY, Fault.SWAY, "disc-turn", Rung.FEEL, 8, 10, Optional.empty());
         CheckSet poor = new CheckSet(DAY, Fault.SWAY, "disc-turn", Rung.FEEL, 7, 10, Optional.empty());
-        assertThat(Standing.say(Gate.STANDARD, good, Standing.STAY)).contains("8 of 10. Once more like this");
-        assertThat(Standing.say(Gate.STANDARD, poor, Standing.STAY))
+        assertThat(Standing.say(Gate.STANDARD, good, Standing.STAY, true)).contains("8 of 10. Once more like this");
+        assertThat(Standing.say(Gate.STANDARD, poor, Standing.STAY, true))
                 .isEqualTo("7 of 10. Stay on this rung; 8 of 10 on 2 days running pass it.");
-        assertThat(Standing.say(Gate.STANDARD, good, Standing.PASSED)).contains("is passed");
-        assertThat(Standing.say(Gate.STANDARD, good, Standing.WAITS)).contains("your coach");
-        assertThat(Standing.say(Gate.STANDARD, poor, Standing.STEP_BACK)).contains("too high");
+        assertThat(Standing.say(Gate.STANDARD, good, Standing.PASSED, true)).contains("is passed");
+        assertThat(Standing.say(Gate.STANDARD, good, Standing.WAITS, true)).contains("your coach");
+        assertThat(Standing.say(Gate.STANDARD, poor, Standing.STEP_BACK, true)).contains("go back to the easier one");
+        assertThat(Standing.say(Gate.STANDARD, poor, Standing.STEP_BACK, false))
+                .as("nothing lies below")
+                .contains("in an easier form");
         assertThat(Standing.STEP_BACK.id()).isEqualTo("step-back");
     }
 

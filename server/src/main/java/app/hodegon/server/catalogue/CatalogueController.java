@@ -328,6 +328,8 @@ class CatalogueController {
                 hand.say(texts.feel()),
                 hand.say(texts.good()),
                 hand.say(texts.mistake()),
+                hand.say(texts.fix()),
+                texts.onPurpose().map(hand::say).orElse(null),
                 hand.say(texts.easier()),
                 hand.say(texts.harder()),
                 hand.say(texts.cue()),

@@ -200,6 +200,7 @@ public record CatalogueView(
      * @param speeds percent of full speed by rung
      * @param firstFor answers and schools that regard it as one of their first
      * @param moving whether the golfer shows it
+     * @param onPurpose the error as it may be made on purpose; null where none is safe
      * @param mistaken and its usual mistake
      */
     public record DrillView(
@@ -211,6 +212,8 @@ public record CatalogueView(
             @NotNull String feel,
             @NotNull String good,
             @NotNull String mistake,
+            @NotNull String fix,
+            String onPurpose,
             @NotNull String easier,
             @NotNull String harder,
             @NotNull String cue,

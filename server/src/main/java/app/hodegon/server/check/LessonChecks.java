@@ -91,7 +91,7 @@ class LessonChecks {
                 new ArrayList<>(before.on(id).map(Ladder.RungState::counting).orElse(List.of()));
         counting.add(set);
         Gate gate = gates.of(student).of(id);
-        return Standing.say(gate, set, Standing.of(gate, counting));
+        return Standing.say(gate, set, Standing.of(gate, counting), before.hasBelow(id));
     }
 
     @Transactional

@@ -2,6 +2,7 @@ package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.practice.LayAgain;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.http.Conflict;
@@ -148,8 +149,10 @@ class PlanController {
         String reason = entry.smaller == null
                 ? "Your coach laid the days left again."
                 : entry.smaller ? "Your coach made the plan smaller." : "Your coach gave the plan its minutes back.";
-        boolean changed =
-                drafts.layAgain(id, reason, terms -> entry.smaller == null ? terms : terms.smaller(entry.smaller));
+        boolean changed = drafts.layAgain(
+                id,
+                terms -> entry.smaller == null ? terms : terms.smaller(entry.smaller),
+                request -> LayAgain.because(reason, request));
         if (!changed) throw new Conflict(NOTHING_CHANGES);
         return plans.ofCoach(coach, id);
     }

@@ -4,6 +4,7 @@ import app.hodegon.core.drill.Joint;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
+import app.hodegon.core.practice.LayAgain;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.Conflict;
@@ -18,7 +19,10 @@ import app.hodegon.server.student.Students;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import org.slf4j.Logger;
+import org.slf4j.LoggerFactory;
 import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
@@ -27,6 +31,8 @@ import org.springframework.transaction.annotation.Transactional;
 /** Plans drafted, changed by their terms, and laid again. */
 @Service
 public class PlanDrafts {
+
+    private static final Logger LOG = LoggerFactory.getLogger(PlanDrafts.class);
 
     static final String OVER = "Every day of this plan lies behind: the lesson is due.";
 
@@ -134,33 +140,43 @@ public class PlanDrafts {
     }
 
     /**
-     * Lays what is left of a running plan again from its own terms or others, and hands it over at once; what happened
-     * stays as it was. Nothing is done while the coach has a draft of that lesson open, nor when every day lies behind,
-     * nor when nothing would change.
+     * Lays what is left of a running plan again and hands it over at once; what happened stays as it was. Nothing is done
+     * when every day lies behind, nor when nothing would change. A draft that the coach has open for that lesson is laid
+     * again from its own terms.
      *
-     * @param reason kept with what changed, for coach and student
-     * @param terms from the running plan's terms to the new ones
+     * @param terms from the running plan's terms to those it goes on by
+     * @param how what changes of the edits, and why: kept with what changed, for coach and student
      * @return whether the plan changed
      */
     @Transactional(propagation = Propagation.REQUIRES_NEW)
-    public boolean layAgain(UUID planId, String reason, UnaryOperator<PlanTerms> terms) {
+    public boolean layAgain(UUID planId, UnaryOperator<PlanTerms> terms, Function<PlanRequest, LayAgain> how) {
         students.lock(assigned(planId).studentId());
         StoredPlan running = assigned(planId);
-        if (plans.ofLesson(running.lessonId()).filter(p -> !p.assigned()).isPresent()) return false;
         StoredStudent student = students.byId(running.studentId());
-        PlanTerms changed = requests.withoutStopped(student.id(), terms.apply(running.terms()));
-        if (requests.isOver(running, changed)) return false;
-        UUID draft = lay(student, lessons.byId(running.lessonId()), changed);
-        StoredPlan laid = plans.byId(draft).orElseThrow();
-        List<String> changes = running.differenceTo(laid, drills.of(student.coachId()));
-        if (changes.isEmpty()) {
-            plans.drop(draft);
-            return false;
-        }
-        plans.takeOver(planId, laid);
-        plans.remember(planId, running.revision() + 1, reason, changes);
+        StoredLesson lesson = lessons.byId(running.lessonId());
+        PlanTerms goesOnBy = requests.withoutStopped(student.id(), terms.apply(running.terms()));
+        if (requests.isOver(running, goesOnBy)) return false;
+        PlanRequest asked = requests.of(student, lesson, goesOnBy, Optional.of(running));
+        LayAgain again = how.apply(asked);
+        PlanTerms changed = goesOnBy.with(asked, asked.with(again.edits()));
+        PlanView view = laid(student, lesson, changed);
+        List<String> changes = running.differenceTo(running.with(view), drills.of(student.coachId()));
+        if (changes.isEmpty()) return false;
+        plans.goOn(planId, changed, view);
+        lessons.planChanged(lesson.id());
+        plans.remember(planId, running.revision() + 1, again.why(), changes);
+        plans.ofLesson(lesson.id()).filter(p -> !p.assigned()).ifPresent(draft -> follow(student, lesson, draft));
         events.publishEvent(new StudentChanged(student.id()));
         return true;
+    }
+
+    /** A draft that no longer fits stays as it was: whoever hands it over is told. */
+    private void follow(StoredStudent student, StoredLesson lesson, StoredPlan draft) {
+        try {
+            lay(student, lesson, requests.withoutStopped(student.id(), draft.terms()));
+        } catch (Invalid | Conflict doesNotFit) {
+            LOG.info("The draft of plan {} was not laid again: it does not fit any more.", draft.id());
+        }
     }
 
     /**

@@ -1,7 +1,7 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.LayAgain;
@@ -17,11 +17,10 @@ import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.HashSet;
 import java.util.List;
 import java.util.Optional;
-import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.UnaryOperator;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
@@ -29,8 +28,8 @@ import org.springframework.stereotype.Component;
 import org.springframework.transaction.event.TransactionalEventListener;
 
 /**
- * Lays the rest of a running plan again when a gate is passed early, after a step back, missed days or a stop. Only once
- * what the student did is stored: a plan that cannot be laid never costs a rep.
+ * Lays the rest of a running plan again after every practice, missed days, a stop and a signature: the checks decide, not
+ * the calendar. Only once what the student did is stored: a plan that cannot be laid never costs a rep.
  */
 @Component
 public class PlanFollowsPractice {
@@ -58,20 +57,14 @@ public class PlanFollowsPractice {
         List<CheckSet> checks = practice.checks(day.student());
         List<CheckSet> before = new ArrayList<>(checks);
         day.session().checks().forEach(before::remove);
-        List<String> reasons = new ArrayList<>(LayAgain.reasons(
+        LayAgain.Day done = new LayAgain.Day(
+                day.session(),
                 Ladder.of(before, gates.of(day.student())),
                 Ladder.of(checks, gates.of(day.student())),
                 names(day.student(), day.stopped()),
-                missedBefore(running, day.session().day())));
-        Set<StepId> inFives = new HashSet<>(LayAgain.tooHard(day.session()));
-        inFives.removeAll(running.terms().shortSets());
-        if (!inFives.isEmpty()) reasons.add(LayAgain.inFives(inFives));
-        Set<StepId> ahead = new HashSet<>(LayAgain.wentWell(day.session()));
-        ahead.removeAll(running.terms().ahead());
-        if (!ahead.isEmpty()) reasons.add(LayAgain.onward(ahead));
-        if (!reasons.isEmpty()) {
-            layAgain(running.id(), String.join(" ", reasons), terms -> terms.after(inFives, ahead));
-        }
+                missedBefore(running, day.session().day()));
+        DrillLibrary library = plans.library(day.student());
+        layAgain(running.id(), request -> LayAgain.after(done, request, library));
     }
 
     /** Pain does not wait for the end of a session. */
@@ -132,14 +125,14 @@ public class PlanFollowsPractice {
                 .ifPresent(running -> layAgain(running.id(), gate.step().rung().label() + " was signed by the coach."));
     }
 
-    /** What the coach locked may no longer fit; then the plan stays as it is and the coach decides. */
     private void layAgain(UUID plan, String reason) {
-        layAgain(plan, reason, UnaryOperator.identity());
+        layAgain(plan, request -> LayAgain.because(reason, request));
     }
 
-    private void layAgain(UUID plan, String reason, UnaryOperator<PlanTerms> terms) {
+    /** What the coach locked may no longer fit; then the plan stays as it is and the coach decides. */
+    private void layAgain(UUID plan, Function<PlanRequest, LayAgain> how) {
         try {
-            drafts.layAgain(plan, reason, terms);
+            drafts.layAgain(plan, UnaryOperator.identity(), how);
         } catch (Invalid | Conflict doesNotFit) {
             LOG.info("Plan {} was not laid again: what is locked does not fit any more.", plan);
         }

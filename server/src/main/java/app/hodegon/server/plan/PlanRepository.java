@@ -12,6 +12,7 @@ import static org.jooq.Records.mapping;
 import app.hodegon.core.practice.Attention.Printed;
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.records.PlanDayRecord;
+import app.hodegon.server.db.tables.records.PlanDocumentRecord;
 import app.hodegon.server.db.tables.records.PlanRecord;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.student.TaughtByCondition;
@@ -165,23 +166,36 @@ class PlanRepository {
                 .on(LESSON.ID.eq(PLAN.LESSON_ID))
                 .where(which)
                 .orderBy(PLAN.ASSIGNED_AT.nullsLast(), PLAN.CREATED_AT)
-                .fetch(row -> new StoredPlan(
-                        row.value1().getId(),
-                        row.value1().getStudentId(),
-                        row.value1().getLessonId(),
-                        row.value1().getFromDay(),
-                        row.value1().getNextLesson(),
-                        row.value1().getAssignedAt() != null,
-                        row.value1().getRevision(),
-                        row.value3(),
-                        row.value2().getTerms() == null
-                                ? PlanTerms.between(
-                                        row.value1().getFromDay(), row.value1().getNextLesson())
-                                : json.readValue(row.value2().getTerms(), PlanTerms.class),
-                        List.of(),
-                        today.ofStudent(row.value1().getStudentId()),
-                        List.of(),
-                        json.readValue(row.value2().getDocument(), PlanView.class)));
+                .fetch(row -> read(row.value1(), row.value2(), row.value3()));
+    }
+
+    private StoredPlan read(PlanRecord plan, PlanDocumentRecord document, int version) {
+        PlanView view = json.readValue(document.getDocument(), PlanView.class);
+        boolean assigned = plan.getAssignedAt() != null;
+        return new StoredPlan(
+                plan.getId(),
+                plan.getStudentId(),
+                plan.getLessonId(),
+                plan.getFromDay(),
+                plan.getNextLesson(),
+                assigned,
+                plan.getRevision(),
+                version,
+                document.getTerms() == null
+                        ? PlanTerms.between(plan.getFromDay(), plan.getNextLesson())
+                        : json.readValue(document.getTerms(), PlanTerms.class),
+                List.of(),
+                today.ofStudent(plan.getStudentId()),
+                List.of(),
+                assigned ? promised(document, view) : List.of(),
+                view);
+    }
+
+    /** What was handed over before promises were kept is what it promised. */
+    private List<PromisedGate> promised(PlanDocumentRecord document, PlanView view) {
+        return document.getPromised() == null
+                ? PromisedGate.of(view)
+                : List.of(json.readValue(document.getPromised(), PromisedGate[].class));
     }
 
     /** Replaces the lesson's draft, if it has one; assigned plans stay as they were. */
@@ -212,10 +226,10 @@ class PlanRepository {
                 .reduce((earlier, later) -> later);
     }
 
-    /** The running plan takes the draft's days and terms; the draft is used up. */
-    void takeOver(UUID running, StoredPlan draft) {
+    /** The running plan goes on by these terms and days. */
+    void goOn(UUID running, PlanTerms terms, PlanView plan) {
         PlanRecord now = db.fetchSingle(PLAN, PLAN.ID.eq(running));
-        Set<LocalDate> days = draft.plan().days().stream().map(DayView::date).collect(Collectors.toSet());
+        Set<LocalDate> days = plan.days().stream().map(DayView::date).collect(Collectors.toSet());
         String[] givenUp = Stream.concat(
                         Stream.of(now.getGivenUp()).map(LocalDate::parse),
                         db.fetchValues(PLAN_DAY.PLANNED_FOR, PLAN_DAY.PLAN_ID.eq(running)).stream())
@@ -227,18 +241,25 @@ class PlanRepository {
         LocalDate eased = now.getEasedOn() == null ? today.ofStudent(now.getStudentId()) : now.getEasedOn();
         db.update(PLAN)
                 .set(PLAN.REVISION, PLAN.REVISION.plus(1))
-                .set(PLAN.NEXT_LESSON, draft.nextLesson())
+                .set(PLAN.NEXT_LESSON, terms.nextLesson())
                 .set(PLAN.GIVEN_UP, givenUp)
-                .set(PLAN.EASED_ON, draft.terms().smaller() ? eased : null)
+                .set(PLAN.EASED_ON, terms.smaller() ? eased : null)
                 .where(PLAN.ID.eq(running))
                 .execute();
         db.update(PLAN_DOCUMENT)
-                .set(PLAN_DOCUMENT.TERMS, json.writeValueAsString(draft.terms()))
-                .set(PLAN_DOCUMENT.DOCUMENT, json.writeValueAsString(draft.plan()))
+                .set(PLAN_DOCUMENT.TERMS, json.writeValueAsString(terms))
+                .set(PLAN_DOCUMENT.DOCUMENT, json.writeValueAsString(plan))
                 .where(PLAN_DOCUMENT.PLAN_ID.eq(running))
                 .execute();
-        db.deleteFrom(PLAN).where(PLAN.ID.eq(draft.id())).execute();
-        setDays(running, draft.plan());
+        setDays(running, plan);
+    }
+
+    /** What is handed over is what is promised from then on, whatever practice makes of it. */
+    void promise(UUID plan, List<PromisedGate> promised) {
+        db.update(PLAN_DOCUMENT)
+                .set(PLAN_DOCUMENT.PROMISED, json.writeValueAsString(promised))
+                .where(PLAN_DOCUMENT.PLAN_ID.eq(plan))
+                .execute();
     }
 
     /** Days that stood in an earlier edition of a plan and no longer do. */

@@ -9,6 +9,8 @@ import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.plan.Words;
+import app.hodegon.core.practice.Easing;
+import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.gate.StudentGates;
@@ -70,10 +72,11 @@ class PlanRequests {
             throw new Invalid("nextLesson", "Every day of this plan lies behind: set a later next lesson.");
         }
         DrillLibrary library = drills.of(student.coachId());
+        Ladder ladder = practice.ladder(student.id());
         Student withHistory = terms.equipped(profile)
                 .with(week)
                 .sparing(spared(student, lesson, terms))
-                .after(practice.ladder(student.id()).done().stream()
+                .after(ladder.done().stream()
                         .filter(d -> library.has(d.drill()))
                         .toList());
         return Invalid.in(
@@ -90,7 +93,19 @@ class PlanRequests {
                         terms.nextLesson(),
                         Set.copyOf(practice.stopped(student.id())),
                         terms.toEdits().from(from).with(gates.of(student.id())),
-                        terms.settings()));
+                        terms.settings(),
+                        new PlanRequest.SoFar(
+                                ladder.worked(gates.of(student.id())), ease(student, from, terms.nextLesson()))));
+    }
+
+    /** What pain asks for: the week after it, and as long as a drill is stopped for it. */
+    private Optional<PlanRequest.Ease> ease(StoredStudent student, LocalDate from, LocalDate nextLesson) {
+        return Easing.of(
+                practice.since(student.id(), from.minusDays(SORE_FOR)),
+                Set.copyOf(practice.stopped(student.id())),
+                student.profile().flags(),
+                from,
+                nextLesson);
     }
 
     /**

@@ -59,12 +59,16 @@ public record PlanTerms(
             @NotNull @Size(max = 20) List<@NotNull @Valid ChosenEntry> chosen,
             @NotNull @Size(max = 20) List<@NotNull @Valid StepEntry> skipped,
             @Size(max = 20) List<@NotNull @Valid StepEntry> shortSets,
-            @Size(max = 20) List<@NotNull @Valid StepEntry> ahead) {
+            @Size(max = 20) List<@NotNull @Valid StepEntry> ahead,
+            @Size(max = 20) List<@NotNull @Valid StepEntry> easier,
+            @Size(max = 20) List<@NotNull @Valid InsteadEntry> instead) {
 
-        /** Terms stored before there were short sets, or half-steps taken, have none. */
+        /** Terms stored before practice could change them so have nothing of it. */
         public EditsEntry {
             if (shortSets == null) shortSets = List.of();
             if (ahead == null) ahead = List.of();
+            if (easier == null) easier = List.of();
+            if (instead == null) instead = List.of();
         }
 
         /** The coach's blocks as they are, the choices as in {@code edits}. */
@@ -82,7 +86,13 @@ public record PlanTerms(
                             .toList(),
                     entries(edits.skipped()),
                     entries(edits.shortSets()),
-                    entries(edits.ahead()));
+                    entries(edits.ahead()),
+                    entries(edits.easier()),
+                    edits.instead().entrySet().stream()
+                            .map(e -> new InsteadEntry(
+                                    e.getKey().fault().id(), e.getKey().rung().id(), e.getValue()))
+                            .sorted(Comparator.comparing(InsteadEntry::fault).thenComparing(InsteadEntry::rung))
+                            .toList());
         }
 
         private static List<StepEntry> entries(Set<StepId> steps) {
@@ -92,7 +102,8 @@ public record PlanTerms(
                     .toList();
         }
 
-        static final EditsEntry NONE = new EditsEntry(List.of(), List.of(), List.of(), List.of(), List.of(), List.of());
+        static final EditsEntry NONE =
+                new EditsEntry(List.of(), List.of(), List.of(), List.of(), null, null, null, null);
     }
 
     public record LockedEntry(
@@ -127,6 +138,12 @@ public record PlanTerms(
         }
     }
 
+    /** The drill that goes on where checks held the one before. */
+    public record InsteadEntry(
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 20) String rung,
+            @NotNull @Size(max = 60) String drill) {}
+
     public record StepEntry(
             @NotNull @Size(max = 40) String fault,
             @NotNull @Size(max = 20) String rung) {}
@@ -152,37 +169,6 @@ public record PlanTerms(
                 from, nextLesson, week, firstFaultOnly, others, smaller, oneThing, lessonCheck, kit, unspared);
     }
 
-    Set<StepId> shortSets() {
-        return steps("edits.shortSets", edits.shortSets());
-    }
-
-    Set<StepId> ahead() {
-        return steps("edits.ahead", edits.ahead());
-    }
-
-    /**
-     * After a day of practice; each rung is one or the other.
-     *
-     * @param tooHard these go on in sets of five
-     * @param wentWell and these with their half-steps
-     */
-    PlanTerms after(Set<StepId> tooHard, Set<StepId> wentWell) {
-        return with(new EditsEntry(
-                edits.locked(),
-                edits.dropped(),
-                edits.chosen(),
-                edits.skipped(),
-                EditsEntry.entries(moved(shortSets(), tooHard, wentWell)),
-                EditsEntry.entries(moved(ahead(), wentWell, tooHard))));
-    }
-
-    private static Set<StepId> moved(Set<StepId> now, Set<StepId> in, Set<StepId> out) {
-        Set<StepId> all = new HashSet<>(now);
-        all.removeAll(out);
-        all.addAll(in);
-        return all;
-    }
-
     /** Asking for less each day, or again for what the week has. */
     PlanTerms smaller(boolean less) {
         return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, less, oneThing, lessonCheck, kit, unspared);
@@ -196,7 +182,11 @@ public record PlanTerms(
                 edits.chosen().stream().filter(c -> !drills.contains(c.drill())).toList(),
                 edits.skipped(),
                 edits.shortSets(),
-                edits.ahead());
+                edits.ahead(),
+                edits.easier(),
+                edits.instead().stream()
+                        .filter(c -> !drills.contains(c.drill()))
+                        .toList());
         return with(others);
     }
 
@@ -275,11 +265,17 @@ public record PlanTerms(
         edits.chosen()
                 .forEach(c -> chosen.put(
                         new StepId(fault("edits.chosen", c.fault()), rung("edits.chosen", c.rung())), c.drill()));
+        Map<StepId, String> instead = new HashMap<>();
+        edits.instead()
+                .forEach(c -> instead.put(
+                        new StepId(fault("edits.instead", c.fault()), rung("edits.instead", c.rung())), c.drill()));
         return Invalid.in(
                 "edits.locked",
                 () -> new Edits(locked, dropped, chosen, steps("edits.skipped", edits.skipped()))
-                        .inShortSets(shortSets())
-                        .goingOn(ahead())
+                        .inShortSets(steps("edits.shortSets", edits.shortSets()))
+                        .goingOn(steps("edits.ahead", edits.ahead()))
+                        .easing(steps("edits.easier", edits.easier()))
+                        .goingOnWith(instead)
                         .proposing(steps(
                                 "edits.chosen",
                                 edits.chosen().stream()

@@ -129,8 +129,13 @@ public class Plans {
         if (plan.assigned()) return plan;
         Optional<StoredPlan> running = plans.assignedOfLesson(plan.lessonId());
         UUID handedOver = running.map(StoredPlan::id).orElse(id);
-        if (running.isEmpty()) plans.assign(plan);
-        else plans.takeOver(handedOver, plan);
+        if (running.isEmpty()) {
+            plans.assign(plan);
+        } else {
+            plans.goOn(handedOver, plan.terms(), plan.plan());
+            plans.drop(id);
+        }
+        plans.promise(handedOver, PromisedGate.of(plan.plan()));
         lessons.planChanged(plan.lessonId());
         events.publishEvent(new StudentChanged(plan.studentId()));
         return ofCoach(coach, handedOver);

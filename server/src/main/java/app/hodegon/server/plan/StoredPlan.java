@@ -7,7 +7,6 @@ import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanDifference;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.server.plan.PlanView.DayView;
-import app.hodegon.server.plan.PlanView.StepView;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.ArrayList;
@@ -26,6 +25,7 @@ import java.util.stream.Collectors;
  * @param version to be named when the plan is changed
  * @param today for the student
  * @param stopped drills that hurt and are stopped until the coach lifts it
+ * @param promised what it promised when it was handed over; empty of a draft
  * @param changes of a draft: what it would change of the plan the student has, a sentence per day
  */
 public record StoredPlan(
@@ -41,6 +41,7 @@ public record StoredPlan(
         @NotNull List<String> changes,
         @NotNull LocalDate today,
         @NotNull List<Stopped> stopped,
+        @NotNull List<PromisedGate> promised,
         @NotNull PlanView plan) {
 
     public record Stopped(@NotNull String drill, @NotNull LocalDate since) {}
@@ -77,11 +78,11 @@ public record StoredPlan(
         return stopped.stream().anyMatch(s -> s.drill().equals(drill));
     }
 
-    /** The day on which each gate was likely when the plan was laid. */
+    /** The day on which each gate was likely when the plan was handed over. */
     public Map<StepId, LocalDate> likelyOn() {
-        return plan.route().stream()
+        return promised.stream()
                 .filter(s -> s.likelyOn() != null)
-                .collect(Collectors.toMap(StepView::id, StepView::likelyOn));
+                .collect(Collectors.toMap(PromisedGate::id, PromisedGate::likelyOn));
     }
 
     /** What the other plan would change of this one, a sentence per day. */
@@ -148,6 +149,7 @@ public record StoredPlan(
                 otherChanges,
                 today,
                 otherStopped,
+                promised,
                 otherPlan);
     }
 }

@@ -52,8 +52,10 @@ class Templates {
                         .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill(), false))
                         .toList(),
                 plan.terms().edits().skipped(),
-                List.of(),
-                List.of());
+                null,
+                null,
+                null,
+                null);
         int days = (int) ChronoUnit.DAYS.between(plan.from(), plan.nextLesson());
         UUID id = templates.add(coach.id(), name.strip(), days, edits);
         return templates.ofCoach(coach.id(), id).orElseThrow();
@@ -82,8 +84,10 @@ class Templates {
                 template.edits().skipped().stream()
                         .filter(s -> focus.contains(s.fault()))
                         .toList(),
-                List.of(),
-                List.of());
+                null,
+                null,
+                null,
+                null);
         return drafts.draft(coach, lessonId, bare.with(edits));
     }
 

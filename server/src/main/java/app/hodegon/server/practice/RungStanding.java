@@ -28,7 +28,8 @@ public record RungStanding(
 
     /** One line per rung that was checked, in the order first checked. */
     public static List<RungStanding> of(List<CheckSet> checks, Gates gates) {
-        return Ladder.of(checks, gates).rungs().entrySet().stream()
+        Ladder ladder = Ladder.of(checks, gates);
+        return ladder.rungs().entrySet().stream()
                 .map(e -> new RungStanding(
                         e.getKey().fault().id(),
                         e.getKey().rung().id(),
@@ -37,7 +38,8 @@ public record RungStanding(
                         Standing.say(
                                 gates.of(e.getKey()),
                                 e.getValue().last(),
-                                e.getValue().standing()),
+                                e.getValue().standing(),
+                                ladder.hasBelow(e.getKey())),
                         e.getValue().all().stream()
                                 .map(c -> new SetView(c.on(), c.good(), c.of()))
                                 .toList()))

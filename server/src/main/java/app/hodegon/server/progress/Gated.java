@@ -3,24 +3,22 @@ package app.hodegon.server.progress;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.Ladder.RungState;
 import app.hodegon.core.practice.Standing;
-import app.hodegon.server.plan.PlanView.StepView;
+import app.hodegon.server.plan.PromisedGate;
 import app.hodegon.server.plan.StoredPlan;
-import app.hodegon.server.progress.ProgressView.Promised;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 
 /**
- * A gate of a plan with where the student stands on it now.
+ * A gate that a plan promised, with where the student stands on it now.
  *
  * @param state empty where it was never checked
  */
-record Gated(StepView step, Optional<RungState> state) {
+record Gated(PromisedGate step, Optional<RungState> state) {
 
-    /** The gates of a plan in the order of the climb. */
+    /** Those of a plan in the order of the climb. */
     static List<Gated> of(StoredPlan plan, Ladder ladder) {
-        return plan.plan().route().stream()
-                .filter(step -> step.gate() != null)
+        return plan.promised().stream()
                 .map(step -> new Gated(step, ladder.on(step.id())))
                 .toList();
     }
@@ -38,8 +36,8 @@ record Gated(StepView step, Optional<RungState> state) {
         return passed() || step.likelyOn() != null && !step.likelyOn().isAfter(day);
     }
 
-    Promised view() {
-        return new Promised(
+    ProgressView.Promised view() {
+        return new ProgressView.Promised(
                 step.fault(),
                 step.rung(),
                 step.drill(),
