@@ -325,6 +325,7 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
       terms: { from, nextLesson },
       changes: [],
       stopped: [],
+      promised: [],
       today: today(),
       plan: {
         route: [
