@@ -36,7 +36,7 @@ export function GolferPicture({
   const scenes = useMemo(
     () =>
       drawn.map((d) => {
-        const picture = pictureOf(d, hand, look.build, view.feet);
+        const picture = pictureOf(d, hand, look.build, view);
         const camera = cameraOf(view, hand);
         return {
           ...picture,

@@ -32,7 +32,7 @@ export default function ThreeCanvas({
   const now = useRef({ drawn, hand, view, look, moving });
   const draw = () => {
     const { drawn, hand, view, look } = now.current;
-    const pictures = drawn.map((d) => pictureOf(d, hand, look.build, view.feet));
+    const pictures = drawn.map((d) => pictureOf(d, hand, look.build, view));
     const last = pictures[pictures.length - 1];
     if (last) stage.current?.draw({ figures: pictures, glows: last.glows }, cameraOf(view, hand));
   };

@@ -68,7 +68,10 @@ describe("a figure", () => {
 
   it("is the feet and shins, and what lies beside them, where they are looked at alone", () => {
     const { parts: all } = pictureOf({ motion: MOTION, seconds: 1 }, "right", 1);
-    const { parts: feet } = pictureOf({ motion: MOTION, seconds: 1 }, "right", 1, true);
+    const { parts: feet } = pictureOf({ motion: MOTION, seconds: 1 }, "right", 1, {
+      ...VIEWS.face,
+      feet: true,
+    });
     const knee = (pose.points["lead-knee"]![1] + pose.points["trail-knee"]![1]) / 2;
     const ids = feet.map((p) => p.id);
     expect(ids).toEqual(expect.arrayContaining(["lead-shoe", "trail-leg", "club-head", "disc-0"]));

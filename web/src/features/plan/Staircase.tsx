@@ -140,12 +140,12 @@ export function Staircase({
         {shape.promised.map((way) => (
           <path
             key={way.fault}
-            d={wayOf(way, left, (row) => y(row) + nameHeight + 1)}
+            d={wayOf(way, left, (row) => y(row) + nameHeight + 4 + (rowHeight - nameHeight - 4) / 2)}
             fill="none"
             stroke={way.fault === first ? "var(--lead)" : "var(--trail)"}
-            strokeWidth="5"
+            strokeWidth="10"
             strokeLinejoin="round"
-            opacity="0.3"
+            opacity="0.22"
           />
         ))}
         {shape.treads.map((t) => {
@@ -257,7 +257,7 @@ export function Staircase({
           {shape.promised.length > 0 && (
             <li className="flex items-center gap-1.5">
               <svg viewBox="0 0 24 14" className="h-4 w-6" aria-hidden>
-                <path d="M1 11H11V4H23" fill="none" stroke="var(--lead)" strokeWidth="5" opacity="0.3" />
+                <path d="M1 11H11V4H23" fill="none" stroke="var(--lead)" strokeWidth="6" opacity="0.22" />
               </svg>
               the way as it was promised
             </li>

@@ -7,9 +7,10 @@ type Comparison = Change["comparison"];
 const VERDICT: Record<string, string> = {
   better: "better",
   worse: "worse",
+  "no-change": "no change worth having",
   "cannot-tell": "cannot tell yet",
 };
-const ORDER = ["better", "worse", "cannot-tell"];
+const ORDER = ["better", "worse", "no-change", "cannot-tell"];
 
 export const verdictSaid = (comparison: Comparison) => VERDICT[comparison.verdict] ?? comparison.verdict;
 

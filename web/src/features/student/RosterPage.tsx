@@ -174,5 +174,6 @@ function LastVerdict({ last }: { last: NonNullable<StrandLine["last"]> }) {
 const VERDICT: Record<string, string> = {
   better: "better",
   worse: "worse",
+  "no-change": "no change worth having",
   "cannot-tell": "not told yet",
 };

@@ -25,6 +25,7 @@ public final class Bench {
             LookReport.write(root.resolve("docs"));
             PlanReport.write(root.resolve("docs"));
             ForecastReport.write(root.resolve("docs"));
+            LoopReport.write(root.resolve("docs"));
             MeasuringReport.write(root.resolve("docs"));
         }
         if (part.equals("studies")) return;

@@ -63,6 +63,55 @@ class CalculatorTest {
         assertThat(answer.path("nextLooks").get(0).path("gain").asDouble()).isPositive();
     }
 
+    private String verdict(String request) {
+        return client.post("/api/progress/compare", request)
+                .expect(200)
+                .body()
+                .path("verdict")
+                .asString();
+    }
+
+    @Test
+    void whatEarlierLessonsFoundIsEvidenceOfItsOwn() {
+        String today = "{\"on\":\"2026-12-01\",\"signs\":{\"feet-frozen\":\"no\"},\"history\":[%s]}";
+        String before = "{\"on\":\"2026-11-17\",\"signs\":{\"pelvis-drifts-back\":\"yes\"},\"worked\":[\"sway\"],"
+                + "\"practised\":0.2}";
+        JsonNode with = sway(today.formatted(before));
+        JsonNode without = sway("{\"signs\":{\"feet-frozen\":\"no\"}}");
+        assertThat(with.path("probability").asDouble())
+                .isGreaterThan(without.path("probability").asDouble() + 0.1);
+        assertThat(with.path("for").findValuesAsString("evidence")).contains("history");
+        assertThat(sway(today.formatted(""))).as("none").isEqualTo(without);
+    }
+
+    private JsonNode sway(String request) {
+        return client.post("/api/diagnosis", request)
+                .expect(200)
+                .body()
+                .path("faults")
+                .valueStream()
+                .filter(f -> f.path("id").asString().equals("sway"))
+                .findFirst()
+                .orElseThrow();
+    }
+
+    @ParameterizedTest
+    @CsvSource(
+            delimiter = '|',
+            quoteCharacter = '`',
+            value = {
+                "{\"history\":[{\"on\":\"2026-11-17\"}]} | on",
+                "{\"on\":\"2026-12-01\",\"history\":[{\"on\":\"2026-12-02\"}]} | before this lesson",
+                "{\"on\":\"2026-12-01\",\"history\":[{\"on\":\"2026-11-17\"},{\"on\":\"2026-11-03\"}]} | oldest",
+                "{\"on\":\"2026-12-01\",\"history\":[{\"on\":\"2026-11-17\",\"worked\":[\"hop\"]}]} | worked",
+                "{\"on\":\"2026-12-01\",\"history\":[{\"on\":\"2026-11-17\",\"practised\":-1}]} | practised",
+                "{\"on\":\"2026-12-01\",\"history\":[{\"on\":\"2026-11-17\",\"signs\":{\"hop\":\"yes\"}}]} | hop"
+            })
+    void earlierLessonsThatCannotBeAreRefused(String request, String named) {
+        assertThat(client.post("/api/diagnosis", request).refused(422).body().toString())
+                .contains(named);
+    }
+
     @Test
     void diagnosisOfNothing() {
         JsonNode answer = client.post("/api/diagnosis", "{}").expect(200).body();
@@ -177,6 +226,16 @@ class CalculatorTest {
                         "/api/progress/compare",
                         "{\"kind\":\"sample\",\"better\":\"higher\",\"first\":[1],\"second\":[1,2]}")
                 .refused(422);
+        String many = "{\"kind\":\"count\",\"better\":\"lower\",\"first\":{\"hits\":300,\"of\":1000},"
+                + "\"second\":{\"hits\":310,\"of\":1000}%s}";
+        assertThat(verdict(many.formatted(""))).isEqualTo("cannot-tell");
+        assertThat(verdict(many.formatted(",\"worth\":15"))).isEqualTo("no-change");
+        assertThat(verdict(many.formatted(",\"worth\":1"))).isEqualTo("cannot-tell");
+        assertThat(client.post("/api/progress/compare", many.formatted(",\"worth\":-1"))
+                        .refused(422)
+                        .body()
+                        .toString())
+                .contains("worth");
         client.post(
                         "/api/progress/compare",
                         "{\"kind\":\"guess\",\"better\":\"higher\",\"first\":[1],\"second\":[1,2]}")

@@ -115,11 +115,11 @@ class LessonAfterLessonTest {
     @Test
     void changedItLaysTheOtherPlanAndNeedsAReason() {
         String second = nextLesson(15);
-        String changed = "{\"proposed\":\"go-on\",\"answer\":\"changed\",\"instead\":%s,\"reason\":\"%s\"}";
+        String changed = "{\"proposed\":\"go-on-and-measure\",\"answer\":\"changed\",\"instead\":%s,\"reason\":\"%s\"}";
         coach.put(second + "/proposal", changed.formatted("\"smaller-plan\"", ""))
                 .refused(422);
         coach.put(second + "/proposal", changed.formatted("null", "busy month")).refused(422);
-        coach.put(second + "/proposal", changed.formatted("\"go-on\"", "busy month"))
+        coach.put(second + "/proposal", changed.formatted("\"go-on-and-measure\"", "busy month"))
                 .refused(422);
         coach.put(second + "/proposal", changed.formatted("\"more-of-it\"", "busy month"))
                 .refused(422);
@@ -146,17 +146,17 @@ class LessonAfterLessonTest {
         String second = nextLesson(15);
         coach.put(
                         second + "/proposal",
-                        "{\"proposed\":\"go-on\",\"answer\":\"refused\",\"instead\":null,\"reason\":\"\"}")
+                        "{\"proposed\":\"go-on-and-measure\",\"answer\":\"refused\",\"instead\":null,\"reason\":\"\"}")
                 .refused(422);
         coach.put(
                         second + "/proposal",
-                        "{\"proposed\":\"go-on\",\"answer\":\"refused\",\"instead\":null,\"reason\":\"going away\"}")
+                        "{\"proposed\":\"go-on-and-measure\",\"answer\":\"refused\",\"instead\":null,\"reason\":\"going away\"}")
                 .expect(200);
         coach.get(second + "/plan").refused(404);
         assertThat(progress(second).at("/proposal/answer/reason").asString()).isEqualTo("going away");
         coach.put(
                         begun.lesson() + "/proposal",
-                        "{\"proposed\":\"go-on\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
+                        "{\"proposed\":\"go-on-and-measure\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}")
                 .refused(409);
     }
 
@@ -244,7 +244,7 @@ class LessonAfterLessonTest {
         coach.put(second + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"seen often\"}")
                 .expect(200);
         seen = progress(third);
-        assertThat(seen.at("/proposal/kind/id").asString()).isEqualTo("go-on");
+        assertThat(seen.at("/proposal/kind/id").asString()).isEqualTo("go-on-and-measure");
         assertThat(seen.at("/notes/0").asString()).startsWith("slice looks worse; of 3 things compared");
         coach.put(third + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"seen often\"}")
                 .expect(200);

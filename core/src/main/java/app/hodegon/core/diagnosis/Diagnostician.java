@@ -7,12 +7,16 @@ import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Units;
 import app.hodegon.core.swing.Wording;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /** Reasons from what was seen to the faults behind it, by exact inference in the catalogue's causal network. */
 public final class Diagnostician {
@@ -21,6 +25,9 @@ public final class Diagnostician {
     private static final double WORTH_SAYING = 0.05;
 
     private static final int LOOKS = 12;
+
+    /** What earlier lessons leave to be believed, as evidence. */
+    public static final String HISTORY = "history";
 
     private final PressureSchool school;
     private final Repeatability repeatability;
@@ -46,12 +53,51 @@ public final class Diagnostician {
 
     /** The diagnosis; total for any observations, contradictory ones included. */
     public Diagnosis diagnose(Observations seen) {
-        List<Clue> clues = Clues.of(seen, school, repeatability);
-        Posterior posterior = Posterior.after(clues);
+        return diagnose(Clues.of(seen, school, repeatability), seen, UnaryOperator.identity());
+    }
+
+    /**
+     * The diagnosis of who was seen before: what that leaves to be believed is one more piece of evidence, with the id
+     * {@value #HISTORY}, that today's can overturn.
+     *
+     * @param history earlier lessons, oldest first
+     * @param on the day of this lesson
+     * @throws IllegalArgumentException if the lessons are not in their order, or not before this one
+     */
+    public Diagnosis diagnose(Observations seen, List<PastLesson> history, LocalDate on) {
+        if (history.isEmpty()) return diagnose(seen);
+        LocalDate before = LocalDate.MIN;
+        for (PastLesson lesson : history) {
+            if (!lesson.on().isAfter(before)) {
+                throw new IllegalArgumentException("history goes from the oldest lesson on, one a day.");
+            }
+            if (!lesson.on().isBefore(on)) throw new IllegalArgumentException("history lies before this lesson.");
+            before = lesson.on();
+        }
+        double[] odds = CarriedOver.odds(history, on, this::believed);
+        return diagnose(Clues.of(seen, school, repeatability), seen, posterior -> posterior.with(odds));
+    }
+
+    private double[] believed(Observations seen, double[] odds) {
+        return Posterior.after(Clues.of(seen, school, repeatability))
+                .with(odds)
+                .calibrated()
+                .probabilities();
+    }
+
+    private Diagnosis diagnose(List<Clue> clues, Observations seen, UnaryOperator<Posterior> carriedOver) {
+        Posterior without = Posterior.after(clues);
+        Posterior posterior = carriedOver.apply(without);
         Posterior.Calibrated believed = posterior.calibrated();
         Joint joint = new Joint(posterior, believed);
 
-        List<Finding> findings = findings(clues, joint, believed.probabilities());
+        List<Finding> findings = findings(
+                clues,
+                joint,
+                believed.probabilities(),
+                posterior == without
+                        ? Optional.empty()
+                        : Optional.of(without.calibrated().probabilities()));
         List<Fault> likely = findings.stream()
                 .filter(f -> f.grade() == Grade.LIKELY)
                 .map(Finding::fault)
@@ -67,18 +113,26 @@ public final class Diagnostician {
                 notes(likely, focus, seen));
     }
 
-    private List<Finding> findings(List<Clue> clues, Joint joint, double[] probability) {
+    /** @param otherwise what would be believed without earlier lessons; empty where there are none */
+    private List<Finding> findings(List<Clue> clues, Joint joint, double[] probability, Optional<double[]> otherwise) {
         Map<Clue, double[]> without = new HashMap<>();
         for (Clue clue : clues) without.put(clue, joint.without(clue).probabilities());
         List<Finding> findings = new ArrayList<>();
         for (Fault fault : Fault.values()) {
             double p = probability[fault.ordinal()];
-            List<Evidence> evidence = clues.stream()
+            Stream<Evidence> carried = otherwise.stream()
+                    .map(o -> new Evidence(
+                            HISTORY,
+                            logOdds(p) - logOdds(o[fault.ordinal()]),
+                            "From the lessons before",
+                            Optional.empty()));
+            Stream<Evidence> today = clues.stream()
                     .map(clue -> new Evidence(
                             clue.id(),
                             logOdds(p) - logOdds(without.get(clue)[fault.ordinal()]),
                             wording.say(clue.text()),
-                            Catalogue.standard().reason(clue.showing(), fault).map(wording::say)))
+                            Catalogue.standard().reason(clue.showing(), fault).map(wording::say)));
+            List<Evidence> evidence = Stream.concat(carried, today)
                     .filter(e -> Math.abs(e.weight()) >= WORTH_SAYING)
                     .sorted(Comparator.comparingDouble(e -> -Math.abs(e.weight())))
                     .toList();

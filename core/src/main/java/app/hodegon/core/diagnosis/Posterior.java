@@ -29,6 +29,22 @@ final class Posterior {
         return new Posterior(potential);
     }
 
+    /**
+     * The same where each fault's odds were so many times what they are of anybody.
+     *
+     * @param odds by the fault's ordinal
+     */
+    Posterior with(double[] odds) {
+        double[][] next = new double[potential.length][];
+        for (int i = 0; i < next.length; i++) next[i] = potential[i].clone();
+        for (Fault fault : Fault.values()) {
+            int at = TREE.home(fault);
+            int bit = TREE.cliques().get(at).bit(fault);
+            for (int s = 0; s < next[at].length; s++) if ((s & bit) != 0) next[at][s] *= odds[fault.ordinal()];
+        }
+        return new Posterior(next);
+    }
+
     /** The same with a fault known to be there. */
     Posterior given(Fault fault) {
         int at = TREE.home(fault);

@@ -65,8 +65,8 @@ final class Climb {
 
     /** The step to work on there: the one reached, or the highest earlier one that the place allows. */
     Optional<Step> stepAt(Place place) {
-        if (steps.isEmpty()) return Optional.empty();
-        for (int i = at; i >= 0; i--) {
+        // Whose way up is ended keeps it up.
+        for (int i = steps.isEmpty() ? -1 : at; i >= 0; i--) {
             Optional<Step> step = route.at(steps.get(i), place, possible);
             if (step.isPresent()) return step;
         }

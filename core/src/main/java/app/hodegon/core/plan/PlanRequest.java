@@ -6,6 +6,7 @@ import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.Rung;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -59,6 +60,14 @@ public record PlanRequest(
      */
     public record Worked(int days, boolean oneGood) {
         static final Worked NOT_YET = new Worked(0, false);
+    }
+
+    /** The lowest rung of this fault that was checked and is open. */
+    Optional<Rung> lowestOpen(Fault fault) {
+        return soFar.worked().keySet().stream()
+                .filter(step -> step.fault() == fault)
+                .map(Edits.StepId::rung)
+                .min(Comparator.naturalOrder());
     }
 
     /** What was done on this rung before the first day that is laid. */

@@ -19,6 +19,12 @@ public final class Refit {
     /** Not even a student who did nothing is asked for less than this share of the minutes. */
     private static final double SMALLEST = 0.4;
 
+    /** What is done is kept up on so many days a week, so many minutes each, for so many days. */
+    private static final int KEEPING_DAYS = 2;
+
+    private static final int KEEPING_MINUTES = 15;
+    private static final int KEEPING = 20;
+
     private static final Set<Feedback> KEEPS = EnumSet.of(Feedback.TOUCH, Feedback.SOUND);
 
     private Refit() {}
@@ -52,6 +58,45 @@ public final class Refit {
                                             .orElse(edits));
                 })
                 .orElse(more);
+    }
+
+    /** The rung the student stands on slower and in fives. */
+    public static PlanRequest easier(PlanRequest request, DrillLibrary library) {
+        return current(request, library)
+                .map(step -> request.with(
+                        request.edits().inShortSets(Set.of(id(step))).easing(Set.of(id(step)))))
+                .orElse(request);
+    }
+
+    /** The next lesson begins with scored balls. */
+    public static PlanRequest measured(PlanRequest request) {
+        return request.with(new PlanRequest.Settings(request.settings().oneThing(), true));
+    }
+
+    /** Two short days a week for three weeks, for the first fault, and scored balls at their end. */
+    public static PlanRequest keeping(PlanRequest request) {
+        return measured(request.with(request.focus().subList(0, 1))
+                .with(request.student().week().keeping(KEEPING_DAYS, KEEPING_MINUTES))
+                .until(request.from().plusDays(KEEPING)));
+    }
+
+    /**
+     * Whether another feedback would be the main work of most days on the rung the student stands on.
+     */
+    public static boolean couldTellOtherwise(PlanRequest request, DrillLibrary library) {
+        PlanRequest other = otherFeedback(request, library);
+        if (other.equals(request)) return false;
+        StepId step = current(other, library).map(Refit::id).orElseThrow();
+        String drill = other.edits().chosen().get(step);
+        List<String> mains = new Planner(library)
+                .plan(other).days().stream()
+                        .flatMap(d -> d.blocks().stream()
+                                .filter(b -> b.kind() == Plan.Kind.MAIN && b.fault() == step.fault())
+                                .filter(b -> b.rung() == step.rung())
+                                .limit(1))
+                        .map(Plan.Block::drill)
+                        .toList();
+        return 2 * mains.stream().filter(d -> d.equals(drill)).count() > mains.size();
     }
 
     /** On the rung the student stands on, a drill with a feedback that the one used so far did not have. */

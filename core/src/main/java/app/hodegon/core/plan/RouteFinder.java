@@ -195,6 +195,10 @@ final class RouteFinder {
     private Stream<Student.Done> passed(Fault fault) {
         return request.student().doneBefore().stream()
                 .filter(Student.Done::passed)
+                // What was passed of another fault with the same drill does not open a gate that a check left open.
+                .filter(d -> request.lowestOpen(fault)
+                        .filter(open -> d.rung().compareTo(open) >= 0)
+                        .isEmpty())
                 .filter(d -> {
                     Drill drill = library.drill(d.drill());
                     return drill.effects().containsKey(fault) && drill.covers(d.rung()) && choice.allows(drill);

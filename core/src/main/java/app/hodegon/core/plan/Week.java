@@ -3,12 +3,15 @@ package app.hodegon.core.plan;
 import app.hodegon.core.drill.Place;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collections;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.function.Function;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** When and where a student can practise. */
@@ -80,6 +83,27 @@ public record Week(Map<DayOfWeek, Slot> slots) {
                                 .min(Comparator.comparingInt(Slot::minutes))
                                 .orElseThrow()));
         return new Week(more);
+    }
+
+    /** At most so many of its days, far apart and one with balls where there is one, each at most so long. */
+    Week keeping(int most, int minutes) {
+        List<DayOfWeek> kept = new ArrayList<>();
+        slots.keySet().stream()
+                .max(Comparator.comparing((DayOfWeek d) -> slots.get(d).place().ballsAllowed())
+                        .thenComparing(Comparator.reverseOrder()))
+                .ifPresent(kept::add);
+        while (kept.size() < Math.min(most, slots.size())) {
+            Week taken = new Week(kept.stream().collect(Collectors.toMap(Function.identity(), slots::get)));
+            slots.keySet().stream()
+                    .filter(d -> !kept.contains(d))
+                    .max(Comparator.comparingInt(taken::distance).thenComparing(Comparator.reverseOrder()))
+                    .ifPresent(kept::add);
+        }
+        EnumMap<DayOfWeek, Slot> shorter = new EnumMap<>(DayOfWeek.class);
+        kept.forEach(d -> shorter.put(
+                d,
+                new Slot(Math.min(minutes, slots.get(d).minutes()), slots.get(d).place())));
+        return new Week(shorter);
     }
 
     public Optional<Slot> on(LocalDate date) {

@@ -2,6 +2,7 @@ package app.hodegon.core.practice;
 
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Words;
 import app.hodegon.core.swing.Identified;
@@ -9,6 +10,7 @@ import app.hodegon.core.swing.Units;
 import app.hodegon.core.track.View;
 import java.time.LocalDate;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
@@ -17,6 +19,7 @@ import java.util.OptionalDouble;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 
 /**
  * Something about a student that wants the coach.
@@ -76,8 +79,11 @@ public record Attention(
         }
     }
 
-    /** Check sets past the day on which a gate was likely. */
+    /** Check sets running under the gate. */
     private static final int STUCK_AFTER = 3;
+
+    /** Days past the one on which a gate was promised. */
+    private static final int LATE_AFTER = 7;
 
     /** Planned days in a row without practice. */
     private static final int ABSENT_AFTER = 3;
@@ -87,7 +93,7 @@ public record Attention(
      *
      * @param days planned days of the running plan on which practice was to be expected, in order
      * @param nextLesson when the running plan ends; empty without one
-     * @param likelyOn the day on which each gate was likely when the plan was made
+     * @param likelyOn the day on which each gate was likely when the plan was handed over
      * @param practice all sessions, oldest first
      * @param stopped drills stopped for pain, and since when
      * @param unanswered sessions whose note the coach has not read
@@ -192,18 +198,53 @@ public record Attention(
         return "Lost twice running on " + label(new StepId(last.fault(), last.rung())) + ": " + scores + ".";
     }
 
+    /**
+     * Three checks running under the gate, on two days or more; or one, and the day on which the gate was promised lies a week
+     * back.
+     */
     private static Optional<Attention> stuck(Situation now, StepId step, Ladder.RungState state) {
-        LocalDate likely = now.likelyOn().get(step);
-        if (likely == null) return Optional.empty();
-        List<CheckSet> late =
-                state.counting().stream().filter(s -> s.on().isAfter(likely)).toList();
-        if (late.size() < STUCK_AFTER) return Optional.empty();
-        return Optional.of(about(
-                Kind.STUCK,
-                step,
-                late.get(STUCK_AFTER - 1).on(),
-                "%s is still open after %d check sets past the day it was likely (%s)."
-                        .formatted(capitalised(label(step)), late.size(), Words.day(likely))));
+        Gate gate = now.gates().of(step);
+        int held = state.held(gate);
+        if (held == 0) return Optional.empty();
+        List<CheckSet> sets = state.counting()
+                .subList(state.counting().size() - held, state.counting().size());
+        Optional<LocalDate> checked = held < STUCK_AFTER
+                ? Optional.empty()
+                : Optional.of(sets.get(STUCK_AFTER - 1).on())
+                        .filter(day -> !day.equals(sets.get(0).on()));
+        Optional<LocalDate> late = Optional.ofNullable(now.likelyOn().get(step)).map(day -> day.plusDays(LATE_AFTER));
+        return Stream.concat(checked.stream(), late.stream())
+                .min(Comparator.naturalOrder())
+                .map(from -> about(
+                        Kind.STUCK,
+                        step,
+                        from.isBefore(sets.get(0).on()) ? sets.get(0).on() : from,
+                        "%s is stuck: %s of %d, it takes %d. %s Next: watch a set of it yourself, or ask for a film."
+                                .formatted(
+                                        capitalised(label(step)),
+                                        scores(sets),
+                                        gate.of(),
+                                        gate.good(),
+                                        tried(now, state))));
+    }
+
+    private static String scores(List<CheckSet> sets) {
+        return sets.stream()
+                .skip(Math.max(0, sets.size() - STUCK_AFTER))
+                .map(s -> "" + s.good())
+                .collect(Collectors.joining(", "));
+    }
+
+    private static String tried(Situation now, Ladder.RungState state) {
+        return "Tried: "
+                + state.all().stream()
+                        .map(CheckSet::drill)
+                        .distinct()
+                        .map(id -> now.library().has(id)
+                                ? now.library().drill(id).name().toLowerCase(Locale.ROOT)
+                                : id)
+                        .collect(Collectors.joining(", then "))
+                + ".";
     }
 
     private static Optional<Attention> absent(Situation now) {

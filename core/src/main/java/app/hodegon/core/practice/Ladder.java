@@ -1,16 +1,21 @@
 package app.hodegon.core.practice;
 
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
+import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest.Worked;
 import app.hodegon.core.plan.Student;
 import java.util.ArrayList;
 import java.util.Comparator;
+import java.util.EnumSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.stream.Collectors;
 
 /**
@@ -80,10 +85,10 @@ public record Ladder(Map<StepId, RungState> rungs) {
         return List.copyOf(all);
     }
 
-    /** What was done on each rung whose gate is open. */
+    /** What was done on each rung whose gate is open; what lies under a passed one no longer matters. */
     public Map<StepId, Worked> worked(Gates gates) {
         return rungs.entrySet().stream()
-                .filter(e -> e.getValue().standing() != Standing.PASSED)
+                .filter(e -> isOpen(e.getKey(), e.getValue()))
                 .collect(Collectors.toMap(Map.Entry::getKey, e -> e.getValue().worked(gates.of(e.getKey()))));
     }
 
@@ -94,6 +99,35 @@ public record Ladder(Map<StepId, RungState> rungs) {
                         && e.getKey().rung().compareTo(step.rung()) < 0
                         && (e.getValue().standing() == Standing.PASSED
                                 || e.getValue().standing() == Standing.REOPENED));
+    }
+
+    /**
+     * Whether a day asks for work above a gate that a check left open: what the coach locked and the few first balls set
+     * aside.
+     */
+    public boolean isAboveAnOpenGate(Plan.Day day) {
+        Set<Fault> worked = EnumSet.noneOf(Fault.class);
+        return day.blocks().stream()
+                .filter(b -> b.kind() == Plan.Kind.MAIN && worked.add(b.fault()) && !b.locked())
+                .anyMatch(b -> lowestOpen(b.fault())
+                        .filter(open -> b.rung().compareTo(open) > 0)
+                        .isPresent());
+    }
+
+    private Optional<Rung> lowestOpen(Fault fault) {
+        return rungs.entrySet().stream()
+                .filter(e -> e.getKey().fault() == fault && isOpen(e.getKey(), e.getValue()))
+                .map(e -> e.getKey().rung())
+                .min(Comparator.naturalOrder());
+    }
+
+    /** Whether a rung that was checked is not passed, nor lies under one that is. */
+    private boolean isOpen(StepId step, RungState state) {
+        return state.standing() != Standing.PASSED
+                && rungs.entrySet().stream()
+                        .noneMatch(e -> e.getKey().fault() == step.fault()
+                                && e.getKey().rung().compareTo(step.rung()) > 0
+                                && e.getValue().standing() == Standing.PASSED);
     }
 
     public Optional<RungState> on(StepId step) {

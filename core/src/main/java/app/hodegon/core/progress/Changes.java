@@ -13,6 +13,7 @@ import java.util.Arrays;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -24,6 +25,9 @@ public final class Changes {
 
     /** The same measure at the same checkpoint, read by two sources: never set against each other. */
     public record TwoSources(Reading then, Reading now) {}
+
+    /** Fewer points of a ball share nobody practises for. */
+    private static final double WORTH_BALLS = 0.15;
 
     private final Moment then;
     private final Moment now;
@@ -91,7 +95,7 @@ public final class Changes {
                         result,
                         first,
                         second,
-                        Comparison.ofCounts(first, second, aim, confidence),
+                        Comparison.ofCounts(first, second, aim, confidence).weighing(WORTH_BALLS),
                         concern.with(result)));
     }
 
@@ -104,11 +108,14 @@ public final class Changes {
         Optional<Target> target = Target.of(second, school);
         Optional<Reading> mirrored = target.filter(t -> t.beyond(first.value()) * t.beyond(second.value()) < 0)
                 .map(t -> second.at(t.mirrored(second.value())));
-        Comparison change = Comparison.ofReadings(first, second, aim, repeatability, confidence);
+        UnaryOperator<Comparison> weighed =
+                c -> target.flatMap(Target::worth).map(c::weighing).orElse(c);
+        Comparison change = weighed.apply(Comparison.ofReadings(first, second, aim, repeatability, confidence));
         return new Change.OfReading(
                 first,
                 second,
-                mirrored.map(m -> change.judgedBy(Comparison.ofReadings(first, m, aim, repeatability, confidence)))
+                mirrored.map(m -> change.judgedBy(
+                                weighed.apply(Comparison.ofReadings(first, m, aim, repeatability, confidence))))
                         .orElse(change),
                 concern.with(first),
                 mirrored.isPresent(),

@@ -73,6 +73,18 @@ public record Comparison(double difference, double low, double high, Verdict ver
         return new Comparison(difference, low, high, other.verdict(), other.toTell());
     }
 
+    /**
+     * The same, told as no change where the whole interval lies within what would not be worth practising for.
+     *
+     * @param worth smallest change worth having, in the measure's unit; for counts, in shares of one
+     */
+    public Comparison weighing(double worth) {
+        if (!(worth > 0)) throw new IllegalArgumentException("worth must be over 0.");
+        return low >= -worth && high <= worth
+                ? new Comparison(difference, low, high, Verdict.NO_CHANGE, OptionalInt.empty())
+                : this;
+    }
+
     private static double sem(Repeatability repeatability, Reading reading) {
         return repeatability
                 .sem(reading)

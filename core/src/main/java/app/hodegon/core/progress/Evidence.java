@@ -4,7 +4,9 @@ import app.hodegon.core.swing.BallResult;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.OptionalInt;
 import java.util.Set;
+import java.util.function.BooleanSupplier;
 import java.util.function.Function;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -14,22 +16,16 @@ import java.util.stream.Stream;
  *
  * @param told the measures and tallies that belong to what was worked on
  * @param newResults bad ball results that the earlier lesson had not and this one has beyond chance, by name
- * @param shareDone reps done of those planned, 0 to 1 and more; empty where nothing was planned
- * @param due gates that half of such students would have passed by now, and those that are passed
- * @param passed how many of them are passed
- * @param ended whether every gate of the way up is passed
- * @param gone whether today's diagnosis finds all that was worked on unlikely
+ * @param work what became of the plan
+ * @param today what today's diagnosis says of it
  * @param stopped names of drills that hurt and are stopped
  * @param practised what practice tells by itself, in sentences
  */
 public record Evidence(
         List<Told> told,
         List<String> newResults,
-        Optional<Double> shareDone,
-        int due,
-        int passed,
-        boolean ended,
-        boolean gone,
+        Work work,
+        Today today,
         List<String> stopped,
         List<String> practised) {
 
@@ -38,8 +34,56 @@ public record Evidence(
      *
      * @param gain after the first lesson against before it; empty where one was not measured
      * @param kept before the second lesson against before the first; empty where one was not measured
+     * @param toTell how many more of it each time would tell; empty where it is told, or no reasonable number would
      */
-    public record Told(String name, Optional<Verdict> gain, Optional<Verdict> kept) {}
+    public record Told(String name, Optional<Verdict> gain, Optional<Verdict> kept, OptionalInt toTell) {
+
+        /** Of which nobody knows how many more would tell. */
+        public Told(String name, Optional<Verdict> gain, Optional<Verdict> kept) {
+            this(name, gain, kept, OptionalInt.empty());
+        }
+    }
+
+    /**
+     * What became of a plan.
+     *
+     * @param share reps done of those planned, 0 to 1 and more; empty where nothing was planned
+     * @param due gates that half of such students would have passed by now, and those that are passed
+     * @param passed how many of them are passed
+     * @param ended whether every gate of the way up is passed
+     * @param atOnce whether the gates passed fell at their first checks
+     * @param before what was done at the lesson before that; empty for the first
+     * @param tellsOtherwise whether another drill would tell otherwise and be the main work of most days; asked only where
+     *     it matters
+     */
+    public record Work(
+            Optional<Double> share,
+            int due,
+            int passed,
+            boolean ended,
+            boolean atOnce,
+            Optional<Proposal.Kind> before,
+            BooleanSupplier tellsOtherwise) {
+
+        public Work {
+            if (passed < 0 || passed > due) throw new IllegalArgumentException("passed must be 0 to " + due + ".");
+        }
+    }
+
+    /**
+     * What today's diagnosis says of what was worked on.
+     *
+     * @param gone whether all of it is unlikely
+     * @param likely whether any of it is likely
+     * @param next whether there is another fault to go on to
+     * @param instead what is likely where the first of it is unlikely, each side in sentences; empty without such a conflict
+     */
+    public record Today(boolean gone, boolean likely, boolean next, List<String> instead) {
+
+        public Today {
+            instead = List.copyOf(instead);
+        }
+    }
 
     /**
      * What first balls against first balls tell of the work. What looks worse, but not among all that was compared, counts
@@ -59,7 +103,8 @@ public record Evidence(
                         Optional.of(
                                 change.verdict() == Verdict.WORSE && !surelyWorse.contains(change.subject())
                                         ? Verdict.CANNOT_TELL
-                                        : change.verdict())))
+                                        : change.verdict()),
+                        change.comparison().toTell()))
                 .toList();
     }
 
@@ -80,6 +125,5 @@ public record Evidence(
         newResults = List.copyOf(newResults);
         stopped = List.copyOf(stopped);
         practised = List.copyOf(practised);
-        if (passed < 0 || passed > due) throw new IllegalArgumentException("passed must be 0 to " + due + ".");
     }
 }

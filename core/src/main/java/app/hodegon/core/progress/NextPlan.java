@@ -11,6 +11,7 @@ import app.hodegon.core.plan.Refit;
 import app.hodegon.core.progress.Proposal.Kind;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** What a proposal, once taken, makes of the next plan. */
@@ -34,6 +35,7 @@ public final class NextPlan {
         return switch (kind) {
             case ADVANCE ->
                 next(worked, now).map(next -> before(next, worked, ended)).orElse(worked);
+            case TODAY -> now.focus().isEmpty() ? worked : now.focus();
             case SMALLER_PLAN -> worked.subList(0, 1);
             default -> worked;
         };
@@ -41,6 +43,39 @@ public final class NextPlan {
 
     private static List<Fault> before(Fault next, List<Fault> worked, boolean ended) {
         return ended ? List.of(next) : List.of(next, worked.get(0));
+    }
+
+    /** Whether there is another fault to go on to than the first of these. */
+    public static boolean hasNext(List<Fault> worked, Diagnosis now) {
+        return next(worked, now).isPresent();
+    }
+
+    /**
+     * What speaks for today's first fault where the first of what was worked on is unlikely and another likely; in
+     * sentences, empty without such a conflict.
+     */
+    public static List<String> instead(List<Fault> worked, Diagnosis now) {
+        if (now.focus().isEmpty()
+                || worked.isEmpty()
+                || worked.contains(now.focus().get(0))) return List.of();
+        Finding before = now.of(worked.get(0));
+        Finding today = now.of(now.focus().get(0));
+        if (before.grade() != Grade.UNLIKELY || today.grade() != Grade.LIKELY) return List.of();
+        return List.of(
+                side("Worked on", before, before.evidenceAgainst()), side("Likely today", today, today.evidenceFor()));
+    }
+
+    private static String side(String which, Finding finding, List<app.hodegon.core.diagnosis.Evidence> evidence) {
+        String because = evidence.stream()
+                .limit(2)
+                .map(app.hodegon.core.diagnosis.Evidence::text)
+                .collect(Collectors.joining("; "));
+        return "%s: %s, %d %%%s."
+                .formatted(
+                        which,
+                        finding.fault().label().toLowerCase(),
+                        Math.round(100 * finding.probability()),
+                        because.isEmpty() ? "" : " (" + because + ")");
     }
 
     /** The second fault while it is not ruled out, else the next one down the chain, else what today shows. */
@@ -82,6 +117,9 @@ public final class NextPlan {
             case SMALLER_PLAN -> Refit.smaller(request, shareDone.orElse(0.0));
             case SAME_RUNG -> Refit.denser(request, library);
             case OTHER_FEEDBACK -> Refit.otherFeedback(request, library);
+            case EASIER_FORM -> Refit.easier(request, library);
+            case GO_ON_AND_MEASURE -> Refit.measured(request);
+            case DONE -> Refit.keeping(request);
             default -> request;
         };
     }

@@ -1,11 +1,12 @@
 package app.hodegon.core.progress;
 
 import app.hodegon.core.progress.Evidence.Told;
+import app.hodegon.core.progress.Evidence.Work;
 import app.hodegon.core.swing.Identified;
 import java.util.ArrayList;
+import java.util.Comparator;
 import java.util.List;
 import java.util.Optional;
-import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -17,22 +18,42 @@ import java.util.stream.Stream;
  */
 public record Proposal(Kind kind, List<String> because) {
 
-    /** Practised at least this share of the plan, a drill has had its chance. */
-    private static final double ENOUGH = 0.7;
-
-    /** Practised less than this share, it has not. */
+    /** Practised less than this share, a drill has not had its chance. */
     private static final double TOO_LITTLE = 0.5;
+
+    /** Balls that are worth asking for, at least. */
+    private static final int A_TALLY = 30;
 
     /** What may be proposed, in the order in which the rules are asked. */
     public enum Kind implements Identified {
-        STOP_AND_REFER("stop-and-refer", "Stop, refer, replace", "The next plan is laid without what hurt."),
+        STOP_AND_REFER(
+                "stop-and-refer", "Stop, refer, replace", "The next plan is laid without what hurt, and goes easy."),
+        TODAY(
+                "today",
+                "What is likely today",
+                "The next plan works on what today's diagnosis puts first, not on what was begun."),
         LOOK_AGAIN(
                 "look-again",
                 "Look again at the diagnosis",
                 "No plan yet: first what the fault is mistaken for, and the fixes known to make it worse."),
-        MEASURE("measure", "Measure before deciding", "No plan yet: first the balls and readings that would tell."),
+        DONE(
+                "done",
+                "Done: keep it and play",
+                "A small plan keeps it: two short days a week for three weeks, and ten scored balls at the next lesson."),
         ADVANCE("advance", "Advance", "The next plan takes the next fault down the chain."),
         GO_ON("go-on", "Go on up the same route", "The next plan begins above what is passed."),
+        GO_ON_AND_MEASURE(
+                "go-on-and-measure",
+                "Go on, and measure",
+                "The next plan begins above what is passed, and the next lesson with ten scored balls."),
+        OTHER_FEEDBACK(
+                "other-feedback",
+                "Another drill with another feedback",
+                "The next plan has a drill on the same rung that tells in a way the last one did not."),
+        EASIER_FORM(
+                "easier-form",
+                "An easier form of the same",
+                "The next plan begins on the same rung slower and in sets of five."),
         SMALLER_PLAN(
                 "smaller-plan",
                 "A smaller plan",
@@ -41,10 +62,7 @@ public record Proposal(Kind kind, List<String> because) {
                 "same-rung",
                 "The same rung, more often and in shorter sets",
                 "The next plan has one more day where one is free, sets of five, and a drill to touch or to hear."),
-        OTHER_FEEDBACK(
-                "other-feedback",
-                "Another drill with another feedback",
-                "The next plan has a drill on the same rung that tells in a way the last one did not.");
+        MEASURE("measure", "Measure before deciding", "No plan yet: first the balls and readings that would tell.");
 
         private final String id;
         private final String label;
@@ -65,6 +83,11 @@ public record Proposal(Kind kind, List<String> because) {
             return label;
         }
 
+        /** Whether it gives what was begun one more chance: a second time running it is not enough. */
+        boolean waits() {
+            return this == OTHER_FEEDBACK || this == EASIER_FORM || this == GO_ON_AND_MEASURE;
+        }
+
         /** What taking it does, in a sentence for the coach. */
         public String means() {
             return means;
@@ -81,15 +104,19 @@ public record Proposal(Kind kind, List<String> because) {
     }
 
     private static Proposal decided(Evidence e) {
-        List<String> worse =
-                named(e, t -> t.kept().filter(v -> v == Verdict.WORSE).isPresent());
-        List<String> better =
-                named(e, t -> t.kept().filter(v -> v == Verdict.BETTER).isPresent());
-        List<String> gained =
-                named(e, t -> t.gain().filter(v -> v == Verdict.BETTER).isPresent());
-        boolean measured = e.told().stream().anyMatch(t -> t.kept().isPresent());
-        String practised = practised(e.shareDone());
-        String gates = gates(e);
+        List<String> worse = named(e, Verdict.WORSE);
+        List<String> better = named(e, Verdict.BETTER);
+        List<String> lost = e.told().stream()
+                .filter(t -> t.gain().filter(v -> v == Verdict.BETTER).isPresent())
+                .map(Told::name)
+                .toList();
+        Work work = e.work();
+        String practised = practised(work.share());
+        String gates = gates(work);
+        boolean onTime = work.passed() > 0 && 2 * work.passed() >= work.due();
+        boolean again = work.before().filter(Kind::waits).isPresent();
+        // What is no longer likely may be on its way, and where no gate was due it is too early to tell: once.
+        boolean wait = onTime || !again && (!e.today().likely() || work.due() == 0);
 
         if (!e.stopped().isEmpty()) {
             return because(
@@ -97,6 +124,8 @@ public record Proposal(Kind kind, List<String> because) {
                     String.join(", ", e.stopped()) + " hurt and is stopped.",
                     "Pain that stays goes to a doctor or physiotherapist before the ball flight is worked on.");
         }
+        if (!e.today().instead().isEmpty())
+            return new Proposal(Kind.TODAY, e.today().instead());
         if (!worse.isEmpty() || !e.newResults().isEmpty()) {
             List<String> reasons = new ArrayList<>();
             if (!worse.isEmpty()) reasons.add("Worse than at the last lesson: " + list(worse) + ".");
@@ -104,52 +133,84 @@ public record Proposal(Kind kind, List<String> because) {
             reasons.add("Look-alikes and known wrong fixes come first.");
             return new Proposal(Kind.LOOK_AGAIN, List.copyOf(reasons));
         }
-        if (!measured) {
+        String kept = better.isEmpty() ? "Nothing is worse." : "Better and kept: " + list(better) + ".";
+        boolean passedAll = work.ended() || work.passed() == work.due() && (work.due() > 0 || !better.isEmpty());
+        if (e.today().gone() && passedAll) {
             return because(
-                    Kind.MEASURE, "Nothing of what was worked on was measured before both lessons.", practised, gates);
+                    e.today().next() ? Kind.ADVANCE : Kind.DONE,
+                    kept,
+                    gates,
+                    "What was worked on is unlikely on what was seen today.");
         }
         if (!better.isEmpty()) {
-            String kept = "Better and kept: " + list(better) + ".";
-            if (e.passed() == e.due() && e.ended()) {
-                return because(Kind.ADVANCE, kept, gates, "The way up is ended.");
-            }
-            return e.passed() == e.due() && e.gone()
-                    ? because(Kind.ADVANCE, kept, gates, "What was worked on is unlikely on what was seen today.")
-                    : because(Kind.GO_ON, kept, gates, "The way up is not ended yet.");
+            if (!work.ended()) return because(Kind.GO_ON, kept, gates, "The way up is not ended yet.");
+            return because(e.today().next() ? Kind.ADVANCE : Kind.DONE, kept, gates, "The way up is ended.");
         }
-        if (e.shareDone().filter(share -> share < TOO_LITTLE).isPresent()) {
+        if (work.ended() && work.atOnce() && e.today().likely()) {
+            return because(
+                    Kind.LOOK_AGAIN,
+                    gates,
+                    "They fell at once, the ball stays as it was and the fault is as likely as before: what is practised may"
+                            + " not be the trouble.");
+        }
+        if (work.share().filter(share -> share < TOO_LITTLE).isPresent()) {
             return because(
                     Kind.SMALLER_PLAN,
                     "No change beyond chance yet.",
                     practised,
                     "A drill is not to blame for practice that did not happen.");
         }
-        if (!gained.isEmpty()) {
+        if (!lost.isEmpty()) {
             return because(
                     Kind.SAME_RUNG,
-                    "Better within the last lesson, and not kept: " + list(gained) + ".",
+                    "Better within the last lesson, and not kept: " + list(lost) + ".",
                     practised,
                     "Something to touch or to hear keeps a movement where feeling alone loses it.");
         }
-        if (e.shareDone().filter(share -> share >= ENOUGH).isPresent()) {
-            return because(
-                    Kind.OTHER_FEEDBACK,
-                    "No change beyond chance.",
-                    practised,
-                    "If another feedback does not help either, the diagnosis is the next to be doubted.");
+        boolean measured = e.told().stream().anyMatch(t -> t.kept().isPresent());
+        if ((work.share().isPresent() || measured) && wait && !work.ended()) {
+            return because(Kind.GO_ON_AND_MEASURE, practised, gates, "The ball cannot tell yet. " + toMeasure(e));
         }
-        return because(Kind.GO_ON, "No change beyond chance yet.", practised, gates);
+        if (work.share().isPresent() && !wait) {
+            if (work.before().filter(Kind::waits).isPresent()) {
+                return because(
+                        Kind.LOOK_AGAIN,
+                        practised,
+                        gates,
+                        "It had its chance already: now the diagnosis is to be doubted.");
+            }
+            return because(
+                    work.tellsOtherwise().getAsBoolean() ? Kind.OTHER_FEEDBACK : Kind.EASIER_FORM,
+                    practised,
+                    gates,
+                    "If that does not help either, the diagnosis is the next to be doubted.");
+        }
+        return because(Kind.MEASURE, "What was worked on is not told yet.", practised, gates, toMeasure(e));
+    }
+
+    /** What would tell, in a sentence. */
+    private static String toMeasure(Evidence e) {
+        return e.told().stream()
+                .filter(t -> t.toTell().isPresent())
+                .min(Comparator.comparingInt(t -> t.toTell().getAsInt()))
+                .map(t -> "%s: %d more each time would tell."
+                        .formatted(t.name(), t.toTell().getAsInt()))
+                .orElse("Ten balls hardly ever tell: " + A_TALLY
+                        + " from before the first word, here or on the phone, would.");
     }
 
     private static Proposal because(Kind kind, String... reasons) {
         return new Proposal(kind, List.of(reasons));
     }
 
-    private static List<String> named(Evidence evidence, Predicate<Told> which) {
-        return evidence.told().stream().filter(which).map(Told::name).toList();
+    private static List<String> named(Evidence evidence, Verdict kept) {
+        return evidence.told().stream()
+                .filter(t -> t.kept().filter(v -> v == kept).isPresent())
+                .map(Told::name)
+                .toList();
     }
 
-    private static String gates(Evidence e) {
+    private static String gates(Work e) {
         if (e.due() == 0) return "No gate was due yet.";
         return e.passed() + " of " + e.due() + (e.due() == 1 ? " gate" : " gates") + " due by now passed.";
     }

@@ -15,6 +15,7 @@ public final class Saying {
                 + switch (change.verdict()) {
                     case BETTER -> "better, and by more than chance.";
                     case WORSE -> "worse, and by more than chance. We look at why.";
+                    case NO_CHANGE -> "no change worth having, and that is sure.";
                     case CANNOT_TELL ->
                         change.toTell().isPresent()
                                 ? "this could be chance. %d more %s each time would tell."
@@ -29,6 +30,7 @@ public final class Saying {
                 + switch (change.verdict()) {
                     case BETTER -> "yet nearer to it than before.";
                     case WORSE -> "and further from it than before. We look at why.";
+                    case NO_CHANGE -> "and as far from it as before.";
                     case CANNOT_TELL -> "and whether it lies nearer to it cannot be told yet.";
                 };
     }
@@ -38,7 +40,7 @@ public final class Saying {
         return switch (spread.verdict()) {
             case BETTER -> "They lie closer together than before.";
             case WORSE -> "They lie further apart than before.";
-            case CANNOT_TELL -> "They scatter as before.";
+            case NO_CHANGE, CANNOT_TELL -> "They scatter as before.";
         };
     }
 }

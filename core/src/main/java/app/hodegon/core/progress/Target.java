@@ -45,6 +45,11 @@ public record Target(double low, double high) {
         return value < low ? value - low : Math.max(0, value - high);
     }
 
+    /** The smallest change worth having: a quarter of its width; empty where it is open on a side. */
+    Optional<Double> worth() {
+        return Optional.of((high - low) / 4).filter(Double::isFinite);
+    }
+
     /** A value as far outside on the other side. */
     double mirrored(double value) {
         double beyond = beyond(value);

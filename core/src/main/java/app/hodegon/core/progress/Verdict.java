@@ -6,6 +6,8 @@ import app.hodegon.core.swing.Identified;
 public enum Verdict implements Identified {
     BETTER("better"),
     WORSE("worse"),
+    /** The whole interval lies within what would not be worth practising for. */
+    NO_CHANGE("no-change"),
     CANNOT_TELL("cannot-tell");
 
     private final String id;

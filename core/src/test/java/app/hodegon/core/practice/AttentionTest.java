@@ -169,11 +169,33 @@ class AttentionTest {
     }
 
     @Test
-    void threeChecksPastTheLikelyDayAreStuck() {
-        PracticeSession[] six = {scored(1, 7), scored(3, 7), scored(4, 7)};
-        assertThat(kinds(of(Gates.STANDARD, six), 4)).isEmpty();
-        assertThat(kinds(of(Gates.STANDARD, scored(1, 7), scored(3, 7), scored(4, 7), scored(5, 6)), 5))
-                .containsExactly(Kind.STUCK);
+    void threeChecksRunningUnderTheGateAreStuckWhateverThePlanPromised() {
+        assertThat(kinds(of(Gates.STANDARD, scored(1, 7), scored(3, 7)), 3)).isEmpty();
+        List<Attention> stuck = of(Gates.STANDARD, scored(1, 7), scored(3, 6), scored(4, 7));
+        assertThat(kinds(stuck, 3)).isEmpty();
+        assertThat(kinds(stuck, 4)).containsExactly(Kind.STUCK);
+        assertThat(stuck.get(0).reason())
+                .isEqualTo("Feel is stuck: 7, 6, 7 of 10, it takes 8. Tried: disc turn."
+                        + " Next: watch a set of it yourself, or ask for a film.");
+        assertThat(kinds(of(Gates.STANDARD, scored(1, 7), scored(3, 8), scored(4, 7), scored(5, 7)), 5))
+                .as("a good one between them")
+                .isEmpty();
+        assertThat(kinds(of(Gates.STANDARD, scored(1, 7), scored(1, 6), scored(1, 7)), 1))
+                .as("all on one day")
+                .isEmpty();
+    }
+
+    @Test
+    void aPromiseThatLiesAWeekBackIsStuckAfterOnePoorCheck() {
+        List<Attention> late = of(Gates.STANDARD, scored(1, 7));
+        LocalDate promised = DAY.plusDays(2);
+        assertThat(late)
+                .filteredOn(a -> a.kind() == Kind.STUCK)
+                .extracting(Attention::from)
+                .containsExactly(promised.plusDays(7));
+        assertThat(of(Gates.STANDARD, scored(1, 8)))
+                .as("one good one is on its way")
+                .noneMatch(a -> a.kind() == Kind.STUCK);
     }
 
     @Test

@@ -146,8 +146,8 @@ class ChangesTest {
         assertThat(past.verdict()).as("25 below is worse than 15 above").isEqualTo(Verdict.WORSE);
         assertThat(past.comparison().difference()).isEqualTo(-60);
         Change alike = only(between(moment(Map.of(), share(75)), moment(Map.of(), share(25))));
-        assertThat(alike.verdict()).isEqualTo(Verdict.CANNOT_TELL);
-        assertThat(Saying.past("75 %", "25 %", alike.comparison())).contains("other side", "cannot be told yet");
+        assertThat(alike.verdict()).isEqualTo(Verdict.NO_CHANGE);
+        assertThat(Saying.past("75 %", "25 %", alike.comparison())).contains("other side", "as far from it as before");
     }
 
     private static Reading share(double value) {

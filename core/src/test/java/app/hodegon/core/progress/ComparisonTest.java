@@ -160,4 +160,20 @@ class ComparisonTest {
         assertThatThrownBy(() -> Comparison.ofReadings(ratio, ratio, Better.LOWER, Repeatability.ASSUMED))
                 .hasMessageContaining("No repeatability");
     }
+
+    /** Within what is worth having on both sides, it is told as no change; ten balls are never that sure. */
+    @Test
+    void aChangeNotWorthHavingIsSaidAsSuch() {
+        Comparison many = Comparison.ofCounts(new Count(300, 1000), new Count(310, 1000), Better.LOWER);
+        assertThat(many.verdict()).isEqualTo(Verdict.CANNOT_TELL);
+        assertThat(many.weighing(0.15).verdict()).isEqualTo(Verdict.NO_CHANGE);
+        assertThat(many.weighing(0.15).low()).isEqualTo(many.low());
+        assertThat(many.weighing(0.01).verdict()).isEqualTo(Verdict.CANNOT_TELL);
+        Comparison ten = Comparison.ofCounts(new Count(3, 10), new Count(3, 10), Better.LOWER);
+        assertThat(ten.weighing(0.15).verdict()).isEqualTo(Verdict.CANNOT_TELL);
+        Comparison sure = Comparison.ofCounts(new Count(300, 1000), new Count(360, 1000), Better.LOWER);
+        assertThat(sure.verdict()).isEqualTo(Verdict.WORSE);
+        assertThat(sure.weighing(0.15).verdict()).as("sure, and too little").isEqualTo(Verdict.NO_CHANGE);
+        assertThatThrownBy(() -> sure.weighing(0)).hasMessage("worth must be over 0.");
+    }
 }

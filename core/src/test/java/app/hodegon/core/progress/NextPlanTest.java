@@ -6,6 +6,7 @@ import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.progress.Evidence.Told;
@@ -45,6 +46,28 @@ class NextPlanTest {
     void aWayUpThatIsNotEndedIsKeptUpBesideTheNextFault() {
         assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), seeing(true, Sign.WEIGHT_LATE), false))
                 .containsExactly(Fault.LATE_RECENTRE, Fault.SWAY);
+    }
+
+    @Test
+    void whatTodayFindsIsShownBesideWhatWasBegun() {
+        Diagnosis spin = new Diagnostician(PressureSchool.EARLY_RETURN, Repeatability.ASSUMED, Handedness.RIGHT)
+                .diagnose(new Observations(
+                        Map.of(
+                                Sign.HIPS_SPIN_FIRST, true,
+                                Sign.PELVIS_DRIFTS_BACK, false),
+                        List.of(),
+                        Tally.EMPTY));
+        assertThat(spin.focus()).doesNotContain(Fault.SWAY);
+        List<String> sides = NextPlan.instead(List.of(Fault.SWAY), spin);
+        if (spin.of(Fault.SWAY).grade() == Grade.UNLIKELY) {
+            assertThat(sides).hasSize(2);
+            assertThat(sides.get(0)).startsWith("Worked on: sway, ");
+            assertThat(sides.get(1)).startsWith("Likely today: ");
+        }
+        assertThat(NextPlan.focus(Kind.TODAY, List.of(Fault.SWAY), spin, false)).isEqualTo(spin.focus());
+        assertThat(NextPlan.instead(spin.focus(), spin))
+                .as("what is worked on is likely")
+                .isEmpty();
     }
 
     @Test

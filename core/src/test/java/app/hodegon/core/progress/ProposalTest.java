@@ -3,50 +3,154 @@ package app.hodegon.core.progress;
 import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
+import app.hodegon.core.progress.Evidence.Today;
 import app.hodegon.core.progress.Evidence.Told;
+import app.hodegon.core.progress.Evidence.Work;
 import app.hodegon.core.progress.Proposal.Kind;
 import java.util.List;
 import java.util.Optional;
+import java.util.OptionalInt;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
-/** One proposal for each row of what lessons and practice can say together. */
+/** One case for each rule, and for its edges; the first rule that holds decides. */
 class ProposalTest {
 
-    private static Evidence evidence(Verdict gain, Verdict kept, Double share, int passed) {
-        return new Evidence(
-                List.of(new Told("slice", Optional.ofNullable(gain), Optional.ofNullable(kept))),
-                List.of(),
-                Optional.ofNullable(share),
-                3,
-                passed,
-                passed == 3,
-                false,
-                List.of(),
-                List.of());
+    private static final Today THERE = new Today(false, true, false, List.of());
+    private static final Today MAYBE = new Today(false, false, false, List.of());
+    private static final Today GONE = new Today(true, false, false, List.of());
+    private static final Today GONE_NEXT = new Today(true, false, true, List.of());
+
+    private static Work work(Double share, int due, int passed, boolean ended) {
+        return work(share, due, passed, ended, null, true);
     }
 
-    @ParameterizedTest
-    @CsvSource({
-        "BETTER,      BETTER,      0.9, 3, ADVANCE",
-        "BETTER,      BETTER,      0.3, 3, ADVANCE",
-        "CANNOT_TELL, BETTER,      0.8, 2, GO_ON",
-        "BETTER,      CANNOT_TELL, 0.9, 1, SAME_RUNG",
-        "BETTER,      CANNOT_TELL, 0.6, 1, SAME_RUNG",
-        "BETTER,      CANNOT_TELL, 0.3, 1, SMALLER_PLAN",
-        "CANNOT_TELL, CANNOT_TELL, 0.7, 3, OTHER_FEEDBACK",
-        ",            CANNOT_TELL, 1.1, 0, OTHER_FEEDBACK",
-        "CANNOT_TELL, CANNOT_TELL, 0.6, 0, GO_ON",
-        "CANNOT_TELL, CANNOT_TELL, 0.49, 0, SMALLER_PLAN",
-        "CANNOT_TELL, CANNOT_TELL, ,    0, GO_ON",
-        "BETTER,      WORSE,       0.9, 3, LOOK_AGAIN",
-        "BETTER,      ,            0.9, 3, MEASURE"
-    })
-    void followsFromWhatWasKeptAndPractised(Verdict gain, Verdict kept, Double share, int passed, Kind expected) {
-        Proposal proposal = Proposal.of(evidence(gain, kept, share, passed));
-        assertThat(proposal.kind()).isEqualTo(expected);
-        assertThat(proposal.because()).isNotEmpty();
+    private static Work work(Double share, int due, int passed, boolean ended, Kind before, boolean other) {
+        return new Work(
+                Optional.ofNullable(share), due, passed, ended, false, Optional.ofNullable(before), () -> other);
+    }
+
+    private static List<Told> slice(Verdict gain, Verdict kept) {
+        return List.of(new Told("Slice", Optional.ofNullable(gain), Optional.ofNullable(kept)));
+    }
+
+    private static Proposal of(List<Told> told, Work work, Today today) {
+        return Proposal.of(new Evidence(told, List.of(), work, today, List.of(), List.of()));
+    }
+
+    private static Kind kind(Verdict kept, Work work, Today today) {
+        return of(slice(null, kept), work, today).kind();
+    }
+
+    @Test
+    void painComesFirst() {
+        Evidence hurt = new Evidence(
+                slice(null, Verdict.WORSE),
+                List.of("shank"),
+                work(1.0, 2, 2, true),
+                new Today(true, false, true, List.of("Likely today: early spin.")),
+                List.of("Disc turn"),
+                List.of());
+        assertThat(Proposal.of(hurt).kind()).isEqualTo(Kind.STOP_AND_REFER);
+        assertThat(Proposal.of(hurt).because().toString()).contains("Disc turn").contains("doctor or physiotherapist");
+    }
+
+    @Test
+    void whatIsLikelyTodayComesBeforeWhatWasBegun() {
+        List<String> sides = List.of("Worked on: sway, 6 %.", "Likely today: early spin, 90 %.");
+        Proposal proposal = of(slice(null, Verdict.WORSE), work(0.9, 2, 0, false), new Today(true, false, true, sides));
+        assertThat(proposal.kind()).isEqualTo(Kind.TODAY);
+        assertThat(proposal.because()).as("side by side").isEqualTo(sides);
+    }
+
+    @Test
+    void worseOrANewBallIsLookedAtAgain() {
+        assertThat(kind(Verdict.WORSE, work(0.9, 3, 3, true), GONE)).isEqualTo(Kind.LOOK_AGAIN);
+        Evidence shanks = new Evidence(
+                slice(null, Verdict.BETTER), List.of("shank"), work(1.0, 2, 2, true), GONE, List.of(), List.of());
+        assertThat(Proposal.of(shanks).kind()).isEqualTo(Kind.LOOK_AGAIN);
+        assertThat(Proposal.of(shanks).because()).contains("New since the last lesson: shank.");
+    }
+
+    @Test
+    void goneAndKeptIsDoneOrTheNextFault() {
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.9, 2, 2, false), GONE)).isEqualTo(Kind.DONE);
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.9, 2, 2, false), GONE_NEXT)).isEqualTo(Kind.ADVANCE);
+        assertThat(kind(null, work(0.2, 0, 0, true), GONE))
+                .as("nothing left to lay")
+                .isEqualTo(Kind.DONE);
+        assertThat(kind(Verdict.BETTER, work(0.9, 0, 0, false), GONE))
+                .as("none was due")
+                .isEqualTo(Kind.DONE);
+        assertThat(kind(Verdict.BETTER, work(0.9, 2, 1, false), GONE))
+                .as("a gate was due")
+                .isEqualTo(Kind.GO_ON);
+    }
+
+    @Test
+    void betterAndKeptGoesOnAndAdvancesOnlyToAnotherFault() {
+        assertThat(kind(Verdict.BETTER, work(0.8, 3, 1, false), THERE)).isEqualTo(Kind.GO_ON);
+        assertThat(kind(Verdict.BETTER, work(0.3, 3, 3, true), new Today(false, true, true, List.of())))
+                .isEqualTo(Kind.ADVANCE);
+        assertThat(kind(Verdict.BETTER, work(0.9, 3, 3, true), MAYBE))
+                .as("nothing to advance to")
+                .isEqualTo(Kind.DONE);
+    }
+
+    @Test
+    void gatesThatFallAtOnceWhileTheFaultStaysAreDoubted() {
+        Work atOnce = new Work(Optional.of(0.9), 3, 3, true, true, Optional.empty(), () -> true);
+        assertThat(kind(Verdict.CANNOT_TELL, atOnce, THERE)).isEqualTo(Kind.LOOK_AGAIN);
+        assertThat(kind(Verdict.NO_CHANGE, atOnce, THERE)).isEqualTo(Kind.LOOK_AGAIN);
+        assertThat(kind(Verdict.CANNOT_TELL, atOnce, MAYBE)).isEqualTo(Kind.MEASURE);
+    }
+
+    @Test
+    void gatesOnTimeAndABallThatCannotTellGoOnAndMeasure() {
+        Told told = new Told("Slice", Optional.empty(), Optional.of(Verdict.CANNOT_TELL), OptionalInt.of(34));
+        Proposal proposal = of(List.of(told), work(0.9, 3, 2, false), THERE);
+        assertThat(proposal.kind()).isEqualTo(Kind.GO_ON_AND_MEASURE);
+        assertThat(proposal.because()).anyMatch(r -> r.endsWith("Slice: 34 more each time would tell."));
+        assertThat(of(List.of(), work(0.9, 0, 0, false), THERE).because())
+                .as("none due, nothing measured")
+                .anyMatch(r -> r.contains("30 from before the first word"));
+    }
+
+    @Test
+    void whoPractisedAndPassedNothingTriesItAnotherWayOnceAndIsThenLookedAtAgain() {
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false), THERE)).isEqualTo(Kind.OTHER_FEEDBACK);
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false, null, false), THERE))
+                .as("the library has none")
+                .isEqualTo(Kind.EASIER_FORM);
+        for (Kind before : List.of(Kind.OTHER_FEEDBACK, Kind.EASIER_FORM)) {
+            assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false, before, true), THERE))
+                    .isEqualTo(Kind.LOOK_AGAIN);
+        }
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false, Kind.GO_ON, true), THERE))
+                .isEqualTo(Kind.OTHER_FEEDBACK);
+    }
+
+    @Test
+    void aDrillIsNotBlamedForPracticeThatDidNotHappen() {
+        Proposal proposal = of(slice(null, Verdict.CANNOT_TELL), work(0.2, 3, 0, false), THERE);
+        assertThat(proposal.kind()).isEqualTo(Kind.SMALLER_PLAN);
+        assertThat(proposal.because())
+                .contains("Practised 20 % of the reps planned.")
+                .anyMatch(reason -> reason.contains("did not happen"));
+    }
+
+    @Test
+    void whatWasBetterWithinTheLessonAndIsLostIsDoneMoreOften() {
+        assertThat(of(slice(Verdict.BETTER, Verdict.CANNOT_TELL), work(0.9, 3, 1, false), THERE)
+                        .kind())
+                .isEqualTo(Kind.SAME_RUNG);
+    }
+
+    @Test
+    void withNothingPractisedAndNothingMeasuredItIsMeasured() {
+        assertThat(kind(null, work(null, 0, 0, false), MAYBE)).isEqualTo(Kind.MEASURE);
+        assertThat(kind(Verdict.CANNOT_TELL, work(null, 0, 0, false), MAYBE)).isEqualTo(Kind.GO_ON_AND_MEASURE);
     }
 
     @ParameterizedTest
@@ -56,95 +160,22 @@ class ProposalTest {
         "3, 2, '2 of 3 gates due by now passed.'"
     })
     void gatesAreCountedInWords(int due, int passed, String said) {
-        Evidence kept = new Evidence(
-                List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.BETTER))),
-                List.of(),
-                Optional.of(0.9),
-                due,
-                passed,
-                false,
-                false,
-                List.of(),
-                List.of());
-        assertThat(Proposal.of(kept).because()).contains(said);
-    }
-
-    @Test
-    void painComesBeforeTheBall() {
-        Evidence hurt = new Evidence(
-                List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.WORSE))),
-                List.of("shank"),
-                Optional.of(1.0),
-                2,
-                2,
-                true,
-                true,
-                List.of("Disc turn"),
-                List.of());
-        Proposal proposal = Proposal.of(hurt);
-        assertThat(proposal.kind()).isEqualTo(Kind.STOP_AND_REFER);
-        assertThat(proposal.because().toString()).contains("Disc turn").contains("doctor or physiotherapist");
-    }
-
-    @Test
-    void aNewBadBallMakesTheDiagnosisDoubtedAlsoWhereTheOldOneIsGone() {
-        Evidence shanks = new Evidence(
-                List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.BETTER))),
-                List.of("shank"),
-                Optional.of(1.0),
-                2,
-                2,
-                true,
-                true,
-                List.of(),
-                List.of());
-        assertThat(Proposal.of(shanks).kind()).isEqualTo(Kind.LOOK_AGAIN);
-        assertThat(Proposal.of(shanks).because()).contains("New since the last lesson: shank.");
-    }
-
-    @Test
-    void aDrillIsNotBlamedForPracticeThatDidNotHappen() {
-        assertThat(Proposal.of(evidence(Verdict.CANNOT_TELL, Verdict.CANNOT_TELL, 0.2, 0))
+        assertThat(of(slice(null, Verdict.BETTER), work(0.9, due, passed, false), THERE)
                         .because())
-                .contains("Practised 20 % of the reps planned.")
-                .anyMatch(reason -> reason.contains("did not happen"));
-    }
-
-    @Test
-    void aWayUpNotEndedAdvancesOnceTheFaultIsGoneAndWhatWasDueIsPassed() {
-        List<Told> better = List.of(new Told("slice", Optional.empty(), Optional.of(Verdict.BETTER)));
-        assertThat(kind(better, 2, 2, true)).isEqualTo(Kind.ADVANCE);
-        assertThat(kind(better, 2, 1, true)).as("a gate was due").isEqualTo(Kind.GO_ON);
-        assertThat(kind(better, 2, 2, false)).as("the fault still shows").isEqualTo(Kind.GO_ON);
-        assertThat(kind(better, 0, 0, true)).as("none was due").isEqualTo(Kind.ADVANCE);
-    }
-
-    private static Kind kind(List<Told> told, int due, int passed, boolean gone) {
-        return Proposal.of(
-                        new Evidence(told, List.of(), Optional.of(0.9), due, passed, false, gone, List.of(), List.of()))
-                .kind();
+                .contains(said);
     }
 
     @Test
     void moreGatesPassedThanThereAreIsNoEvidence() {
-        assertThatThrownBy(() -> evidence(null, null, null, 4)).hasMessageContaining("0 to 3");
+        assertThatThrownBy(() -> work(0.9, 3, 4, false)).hasMessageContaining("0 to 3");
     }
 
     @Test
     void whatPracticeTellsStandsBehindTheReasonsAndDecidesNothing() {
-        Evidence without =
-                new Evidence(List.of(), List.of(), Optional.of(0.9), 0, 0, false, false, List.of(), List.of());
         Evidence with = new Evidence(
-                List.of(),
-                List.of(),
-                Optional.of(0.9),
-                0,
-                0,
-                false,
-                false,
-                List.of(),
-                List.of("Noticed right: 4 of 20."));
-        assertThat(Proposal.of(with).kind()).isEqualTo(Proposal.of(without).kind());
+                List.of(), List.of(), work(0.9, 0, 0, false), THERE, List.of(), List.of("Noticed right: 4 of 20."));
+        assertThat(Proposal.of(with).kind())
+                .isEqualTo(of(List.of(), work(0.9, 0, 0, false), THERE).kind());
         assertThat(Proposal.of(with).because()).endsWith("Noticed right: 4 of 20.");
     }
 }

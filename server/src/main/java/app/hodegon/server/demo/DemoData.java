@@ -18,6 +18,7 @@ import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.PlanDrafts;
+import app.hodegon.server.plan.PlanFollowsPractice;
 import app.hodegon.server.plan.PlanTerms;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.StoredPlan;
@@ -31,10 +32,12 @@ import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.told.ToldLog;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Locale;
 import java.util.Map;
 import java.util.Optional;
+import java.util.UUID;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.beans.factory.SmartInitializingSingleton;
@@ -72,9 +75,11 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
     private final ShotFiles shots;
     private final ToldLog told;
     private final DemoClips clips;
+    private final PlanFollowsPractice following;
     private final ApplicationEventPublisher events;
     private final DemoClock clock;
     private final TransactionTemplate transaction;
+    private final List<UUID> practising = new ArrayList<>();
 
     DemoData(
             Accounts accounts,
@@ -87,6 +92,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
             ShotFiles shots,
             ToldLog told,
             DemoClips clips,
+            PlanFollowsPractice following,
             ApplicationEventPublisher events,
             DemoClock clock,
             TransactionTemplate transaction) {
@@ -100,6 +106,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
         this.shots = shots;
         this.told = told;
         this.clips = clips;
+        this.following = following;
         this.events = events;
         this.clock = clock;
         this.transaction = transaction;
@@ -118,9 +125,12 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
     @Override
     public void afterSingletonsInstantiated() {
         // One transaction: the demo is there as a whole or not at all.
-        transaction.executeWithoutResult(status -> {
-            if (accounts.firstRun()) fill(LocalDate.now(clock));
+        Boolean filled = transaction.execute(status -> {
+            if (!accounts.firstRun()) return false;
+            fill(LocalDate.now(clock));
+            return true;
         });
+        if (Boolean.TRUE.equals(filled)) practising.forEach(following::catchUp);
     }
 
     private void fill(LocalDate today) {
@@ -139,6 +149,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
                 .findFirst()
                 .ifPresent(a -> students.accept(students.invite(coach, student.id()), a.email(), a.password()));
         live(coach, student, persona, today);
+        practising.add(student.id());
         events.publishEvent(new StudentChanged(student.id()));
     }
 

@@ -2,7 +2,9 @@ package app.hodegon.server.diagnosis;
 
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Diagnostician;
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
@@ -13,11 +15,14 @@ import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.approach.Approaches;
 import app.hodegon.server.http.Invalid;
 import jakarta.validation.Valid;
+import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -41,7 +46,37 @@ public class DiagnosisController {
             @Size(max = 20) Map<String, String> approach,
             @Size(max = 100) Map<String, String> signs,
             @Valid @Size(max = 200) List<ReadingEntry> measures,
-            @Valid ShotsEntry shots) {}
+            @Valid ShotsEntry shots,
+            LocalDate on,
+            @Valid @Size(max = 100) List<@NotNull @Valid PastLessonEntry> history) {}
+
+    /**
+     * An earlier lesson.
+     *
+     * @param worked what was then chosen to be worked on; null for nothing
+     * @param practised the share of its plan that was done since; null for none
+     */
+    record PastLessonEntry(
+            @NotNull LocalDate on,
+            @Size(max = 100) Map<String, String> signs,
+            @Valid @Size(max = 200) List<ReadingEntry> measures,
+            @Valid ShotsEntry shots,
+            @Size(max = 20) List<@NotNull @Size(max = 40) String> worked,
+            Double practised) {
+
+        PastLesson lesson(String field) {
+            Observations seen = DiagnosisController.seen(field + ".", signs, measures, shots);
+            Set<Fault> faults = worked == null
+                    ? Set.of()
+                    : Set.copyOf(Invalid.in(
+                            field + ".worked",
+                            () -> worked.stream()
+                                    .map(f -> Identified.of(Fault.class, f))
+                                    .toList()));
+            return Invalid.in(
+                    field + ".practised", () -> new PastLesson(on, seen, faults, practised == null ? 0 : practised));
+        }
+    }
 
     @PostMapping("/api/diagnosis")
     DiagnosisView diagnose(@AuthenticationPrincipal Account coach, @Valid @RequestBody DiagnosisRequest request) {
@@ -49,17 +84,30 @@ public class DiagnosisController {
                 ? Handedness.RIGHT
                 : Invalid.in("handedness", () -> Identified.of(Handedness.class, request.handedness()));
         Approach approach = approach(request.approach());
-        Observations seen = new Observations(
-                signs(request.signs()),
-                readings("measures", request.measures()),
-                request.shots() == null
-                        ? ShotsEntry.NONE.tally("shots")
-                        : request.shots().tally("shots"));
-        return DiagnosisView.of(new Diagnostician(
-                        approach.school(),
-                        approaches.repeatability(coach.id()),
-                        new Wording(hand, units.of(coach.id())))
-                .diagnose(seen));
+        Observations seen = seen("", request.signs(), request.measures(), request.shots());
+        Diagnostician diagnostician = new Diagnostician(
+                approach.school(), approaches.repeatability(coach.id()), new Wording(hand, units.of(coach.id())));
+        List<PastLesson> history = history(request);
+        if (history.isEmpty()) return DiagnosisView.of(diagnostician.diagnose(seen));
+        if (request.on() == null) throw new Invalid("on", "With a history, say on which day this lesson is.");
+        return DiagnosisView.of(Invalid.in("history", () -> diagnostician.diagnose(seen, history, request.on())));
+    }
+
+    private static List<PastLesson> history(DiagnosisRequest request) {
+        List<PastLesson> history = new ArrayList<>();
+        if (request.history() == null) return history;
+        for (int i = 0; i < request.history().size(); i++) {
+            history.add(request.history().get(i).lesson("history[" + i + "]"));
+        }
+        return history;
+    }
+
+    private static Observations seen(
+            String field, Map<String, String> signs, List<ReadingEntry> measures, ShotsEntry shots) {
+        return new Observations(
+                signs(signs),
+                readings(field + "measures", measures),
+                (shots == null ? ShotsEntry.NONE : shots).tally(field + "shots"));
     }
 
     /** Reads an approach; answers left out take their defaults. */

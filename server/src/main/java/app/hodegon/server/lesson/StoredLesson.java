@@ -40,6 +40,25 @@ public record StoredLesson(
         int planVersion,
         List<String> saves) {
 
+    /** As if these had been chosen to be worked on. */
+    public StoredLesson workingOn(List<Fault> faults) {
+        return new StoredLesson(
+                id,
+                studentId,
+                heldOn,
+                approach,
+                enteredBefore,
+                enteredAfter,
+                measured,
+                note,
+                tries,
+                faults,
+                focusReason,
+                version,
+                planVersion,
+                saves);
+    }
+
     /** All that is known of the first moment: what was measured counts before what was entered of the same. */
     public Observations before() {
         return with(enteredBefore, Stage.BEFORE);

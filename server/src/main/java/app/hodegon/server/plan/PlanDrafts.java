@@ -1,9 +1,11 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
+import app.hodegon.core.plan.Refit;
 import app.hodegon.core.practice.LayAgain;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
@@ -16,6 +18,7 @@ import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
@@ -124,6 +127,14 @@ public class PlanDrafts {
                         .map(Joint::id)
                         .sorted()
                         .toList());
+    }
+
+    /** Whether another drill would tell otherwise, and be the main work of most days of a plan for these faults. */
+    public boolean couldTellOtherwise(StoredLesson lesson, List<Fault> faults, LocalDate nextLesson) {
+        StoredStudent student = students.byId(lesson.studentId());
+        PlanTerms terms = PlanTerms.between(lesson.heldOn().plusDays(1), nextLesson);
+        PlanRequest asked = requests.of(student, lesson.workingOn(faults), terms, Optional.empty());
+        return Refit.couldTellOtherwise(asked, drills.of(student.coachId()));
     }
 
     /** What a smaller plan would ask for, before it is made. */

@@ -5,6 +5,7 @@ import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.LayAgain;
+import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.server.gate.GateSigned;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Conflict;
@@ -53,18 +54,43 @@ public class PlanFollowsPractice {
     @TransactionalEventListener
     void on(DayPractised day) {
         StoredPlan running = plans.running(day.student()).orElseThrow();
-        if (!running.id().equals(day.plan())) return;
-        List<CheckSet> checks = practice.checks(day.student());
+        if (running.id().equals(day.plan())) follow(running, day.session(), day.stopped());
+    }
+
+    private void follow(StoredPlan running, PracticeSession session, List<String> stopped) {
+        UUID student = running.studentId();
+        List<CheckSet> checks = practice.checks(student);
         List<CheckSet> before = new ArrayList<>(checks);
-        day.session().checks().forEach(before::remove);
+        session.checks().forEach(before::remove);
         LayAgain.Day done = new LayAgain.Day(
-                day.session(),
-                Ladder.of(before, gates.of(day.student())),
-                Ladder.of(checks, gates.of(day.student())),
-                names(day.student(), day.stopped()),
-                missedBefore(running, day.session().day()));
-        DrillLibrary library = plans.library(day.student());
+                session,
+                Ladder.of(before, gates.of(student)),
+                Ladder.of(checks, gates.of(student)),
+                names(student, stopped),
+                missedBefore(running, session.day()));
+        DrillLibrary library = plans.library(student);
         layAgain(running.id(), request -> LayAgain.after(done, request, library));
+    }
+
+    /**
+     * Lays what is left by the last day practised, where the next day asks for work above a gate that a check left open: it
+     * was practised elsewhere, or before plans followed.
+     */
+    public void catchUp(UUID student) {
+        plans.running(student)
+                .filter(this::isAhead)
+                .ifPresent(running -> practice.ofPlan(running.id()).stream()
+                        .reduce((earlier, later) -> later)
+                        .ifPresent(last -> follow(running, last, List.of())));
+    }
+
+    private boolean isAhead(StoredPlan running) {
+        Ladder ladder = practice.ladder(running.studentId());
+        return running.plan().toPlan().days().stream()
+                .filter(d -> !d.date().isBefore(today.ofStudent(running.studentId())))
+                .findFirst()
+                .filter(ladder::isAboveAnOpenGate)
+                .isPresent();
     }
 
     /** Pain does not wait for the end of a session. */
@@ -99,8 +125,8 @@ public class PlanFollowsPractice {
                 .flatMap(List::stream)
                 .anyMatch(d -> d.day().equals(now));
         int missed = begun ? 0 : missedBefore(running.get(), now);
-        if (missed == 0) return running;
-        layAgain(running.get().id(), LayAgain.missed(missed).orElseThrow());
+        if (missed > 0) layAgain(running.get().id(), LayAgain.missed(missed).orElseThrow());
+        else if (!begun) catchUp(student);
         return plans.running(student);
     }
 

@@ -5,6 +5,7 @@ import app.hodegon.core.practice.Attention.Printed;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.Complete;
+import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.practice.DayDone;
@@ -27,6 +28,9 @@ import org.springframework.transaction.annotation.Transactional;
 /** Plans of lessons as they are: found, listed, handed over. */
 @Service
 public class Plans {
+
+    private static final String NO_WORK = "This plan has no day of work. Give it days in the week or put back what was"
+            + " taken out; or let the student play, and measure at the next lesson.";
 
     private final PlanRepository plans;
     private final Lessons lessons;
@@ -116,6 +120,7 @@ public class Plans {
     /** What a draft would change of the plan the student has. */
     private StoredPlan withChanges(StoredPlan plan) {
         if (plan.assigned()) return plan;
+        if (plan.plan().days().stream().allMatch(d -> d.blocks().isEmpty())) throw new Conflict(NO_WORK);
         return plans.assignedOfLesson(plan.lessonId())
                 .map(running -> plan.withChanges(running.differenceTo(plan, library(plan.studentId()))))
                 .orElse(plan);

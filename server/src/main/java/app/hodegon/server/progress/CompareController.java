@@ -31,6 +31,7 @@ class CompareController {
     /**
      * @param kind reading (two means of one measure), count (two tallies) or sample (two lists of values)
      * @param first its form depends on the kind
+     * @param worth smallest change worth practising for, in the unit of the measure or points of a share; null for any
      */
     record CompareRequest(
             @NotNull @Size(max = 20) String kind,
@@ -38,30 +39,37 @@ class CompareController {
             @Size(max = 40) String at,
             @NotNull @Size(max = 20) String better,
             @NotNull JsonNode first,
-            @NotNull JsonNode second) {}
+            @NotNull JsonNode second,
+            Double worth) {}
 
     @PostMapping("/api/progress/compare")
     ComparisonView compare(@AuthenticationPrincipal Account coach, @Valid @RequestBody CompareRequest request) {
         Better better = Invalid.in("better", () -> Identified.of(Better.class, request.better()));
-        return ComparisonView.of(
-                switch (request.kind()) {
-                    case "reading" ->
-                        Invalid.in(
-                                "measure",
-                                () -> Comparison.ofReadings(
-                                        reading(request, "first", request.first()),
-                                        reading(request, "second", request.second()),
-                                        better,
-                                        approaches.repeatability(coach.id())));
-                    case "count" ->
-                        Comparison.ofCounts(count("first", request.first()), count("second", request.second()), better);
-                    case "sample" ->
-                        Invalid.in(
-                                "first",
-                                () -> Comparison.ofSamples(
-                                        values("first", request.first()), values("second", request.second()), better));
-                    default -> throw new Invalid("kind", "kind must be reading, count or sample.");
-                });
+        Comparison change = switch (request.kind()) {
+            case "reading" ->
+                Invalid.in(
+                        "measure",
+                        () -> Comparison.ofReadings(
+                                reading(request, "first", request.first()),
+                                reading(request, "second", request.second()),
+                                better,
+                                approaches.repeatability(coach.id())));
+            case "count" ->
+                Comparison.ofCounts(count("first", request.first()), count("second", request.second()), better);
+            case "sample" ->
+                Invalid.in(
+                        "first",
+                        () -> Comparison.ofSamples(
+                                values("first", request.first()), values("second", request.second()), better));
+            default -> throw new Invalid("kind", "kind must be reading, count or sample.");
+        };
+        return ComparisonView.of(request.worth() == null ? change : weighed(change, request));
+    }
+
+    /** Shares are asked for in points. */
+    private static Comparison weighed(Comparison change, CompareRequest request) {
+        double worth = request.kind().equals("count") ? request.worth() / 100 : request.worth();
+        return Invalid.in("worth", () -> change.weighing(worth));
     }
 
     private static app.hodegon.core.swing.Reading reading(CompareRequest request, String field, JsonNode node) {

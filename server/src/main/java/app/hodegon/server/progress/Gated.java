@@ -16,6 +16,9 @@ import java.util.Optional;
  */
 record Gated(PromisedGate step, Optional<RungState> state) {
 
+    /** Two pass a gate. */
+    private static final int FIRST_CHECKS = 2;
+
     /** Those of a plan in the order of the climb. */
     static List<Gated> of(StoredPlan plan, Ladder ladder) {
         return plan.promised().stream()
@@ -29,6 +32,11 @@ record Gated(PromisedGate step, Optional<RungState> state) {
 
     boolean passed() {
         return state.filter(s -> s.standing() == Standing.PASSED).isPresent();
+    }
+
+    /** Whether it fell at its first checks. */
+    boolean atOnce() {
+        return state.filter(s -> s.all().size() <= FIRST_CHECKS).isPresent();
     }
 
     /** Half of such students would have passed it by that day, or it is passed. */

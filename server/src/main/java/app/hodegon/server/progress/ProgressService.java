@@ -10,6 +10,7 @@ import app.hodegon.core.progress.Changes.Moment;
 import app.hodegon.core.progress.Concern;
 import app.hodegon.core.progress.Evidence;
 import app.hodegon.core.progress.Evidence.Told;
+import app.hodegon.core.progress.NextPlan;
 import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.progress.Verdict;
 import app.hodegon.core.swing.BallResult;
@@ -23,11 +24,13 @@ import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Done;
+import app.hodegon.server.plan.PlanDrafts;
 import app.hodegon.server.plan.PlanHead;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.progress.CompareView.MomentView;
+import app.hodegon.server.progress.ProgressView.AnswerView;
 import app.hodegon.server.progress.ProgressView.ProposalView;
 import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
@@ -52,6 +55,9 @@ class ProgressService {
     /** What of practice stands in a proposal: what tells of the movement, not each ball. */
     private static final Set<String> PROPOSED = Set.of("noticed", "agreement", "first-ten", "round");
 
+    /** To the next lesson, where nothing else is known. */
+    static final int USUAL_DAYS = 14;
+
     private static final int MOST_SENTENCES = 4;
 
     private final Lessons lessons;
@@ -63,6 +69,7 @@ class ProgressService {
     private final AnswerRepository answers;
     private final BetweenService between;
     private final AccountUnits accountUnits;
+    private final PlanDrafts drafts;
     private final Today today;
 
     ProgressService(
@@ -75,6 +82,7 @@ class ProgressService {
             AnswerRepository answers,
             BetweenService between,
             AccountUnits accountUnits,
+            PlanDrafts drafts,
             Today today) {
         this.lessons = lessons;
         this.plans = plans;
@@ -85,6 +93,7 @@ class ProgressService {
         this.answers = answers;
         this.between = between;
         this.accountUnits = accountUnits;
+        this.drafts = drafts;
         this.today = today;
     }
 
@@ -227,11 +236,16 @@ class ProgressService {
         return new Evidence(
                 Evidence.told(kept, gained.list(), said::label),
                 Evidence.fresh(kept).stream().map(BallResult::label).toList(),
-                shareDone,
-                due.size(),
-                (int) due.stream().filter(Gated::passed).count(),
-                Gated.allPassed(gates),
-                gone(coach, then, now),
+                new Evidence.Work(
+                        shareDone,
+                        due.size(),
+                        (int) due.stream().filter(Gated::passed).count(),
+                        Gated.allPassed(gates),
+                        gates.stream().filter(Gated::passed).allMatch(Gated::atOnce),
+                        answers.of(then.id()).flatMap(AnswerView::kind),
+                        () -> drafts.couldTellOtherwise(
+                                now, then.focus(), now.heldOn().plusDays(USUAL_DAYS))),
+                today(coach, then, now),
                 stopped(now.studentId()),
                 practised.stream()
                         .filter(sum -> !sum.few() && PROPOSED.contains(sum.id().replaceAll(":.*", "")))
@@ -240,10 +254,14 @@ class ProgressService {
                         .toList());
     }
 
-    /** Whether what was worked on is unlikely on what is seen today. */
-    private boolean gone(Account coach, StoredLesson then, StoredLesson now) {
+    /** What is seen today says of what was worked on. */
+    private Evidence.Today today(Account coach, StoredLesson then, StoredLesson now) {
         Diagnosis diagnosis = lessons.diagnose(now, students.ofCoach(coach, now.studentId()));
-        return then.focus().stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY);
+        return new Evidence.Today(
+                then.focus().stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY),
+                then.focus().stream().anyMatch(f -> diagnosis.of(f).grade() == Grade.LIKELY),
+                NextPlan.hasNext(then.focus(), diagnosis),
+                NextPlan.instead(then.focus(), diagnosis));
     }
 
     private List<String> stopped(UUID student) {

@@ -2,12 +2,14 @@ package app.hodegon.server.progress;
 
 import app.hodegon.core.progress.NextPlan;
 import app.hodegon.core.progress.Proposal;
+import app.hodegon.core.swing.Identified;
 import app.hodegon.server.plan.Done;
 import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.util.Arrays;
 import java.util.List;
+import java.util.Optional;
 import java.util.UUID;
 
 /**
@@ -100,5 +102,11 @@ record ProgressView(
             @NotNull String answer,
             KindView done,
             @NotNull String reason,
-            @NotNull OffsetDateTime answeredAt) {}
+            @NotNull OffsetDateTime answeredAt) {
+
+        /** What is done of it. */
+        Optional<Proposal.Kind> kind() {
+            return Optional.ofNullable(done).map(k -> Identified.of(Proposal.Kind.class, k.id()));
+        }
+    }
 }

@@ -135,6 +135,9 @@ public class Proposals {
                     since.then().focus(),
                     lessons.diagnose(now, students.ofCoach(coach, now.studentId())),
                     Gated.allPassed(since.gates()));
+            if (kind == Kind.ADVANCE && focus.equals(since.then().focus())) {
+                throw new Conflict("No other fault is likely or possible today: there is none to advance to.");
+            }
             lessons.decide(
                     coach,
                     now.id(),
