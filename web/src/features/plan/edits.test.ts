@@ -62,8 +62,11 @@ describe("a coach's edits", () => {
   });
 
   it("go back to the planner's own in the same days", () => {
-    const terms = { ...skipped(TERMS, "sway", "feel"), firstFaultOnly: true };
+    const instead = [{ fault: "sway", rung: "feel", drill: "rod-underfoot" }];
+    const held = { ...TERMS, edits: { ...editsOf(TERMS), instead } };
+    const terms = { ...skipped(held, "sway", "feel"), firstFaultOnly: true };
     expect(countOf(planners(terms))).toBe(0);
+    expect(editsOf(planners(terms)).instead, "what practice made of it stays").toEqual(instead);
     expect(planners(terms)).toMatchObject({
       from: TERMS.from,
       nextLesson: TERMS.nextLesson,

@@ -74,7 +74,9 @@ export function skipped(terms: Terms, fault: string, rung: string): Terms {
   });
 }
 
-/** As the planner would have it, in the same days. */
+/** As the planner would have it after what was practised, in the same days. */
 export function planners(terms: Terms): Terms {
-  return { ...terms, week: undefined, firstFaultOnly: false, smaller: false, edits: NONE };
+  const { ahead, easier, instead } = editsOf(terms);
+  const edits = { ...NONE, ahead, easier, instead };
+  return { ...terms, week: undefined, firstFaultOnly: false, smaller: false, edits };
 }

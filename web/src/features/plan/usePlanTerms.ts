@@ -16,6 +16,9 @@ const PARTS: Record<string, string> = {
   "edits.chosen": "chosen drills",
   "edits.skipped": "rungs left out",
   "edits.shortSets": "short sets",
+  "edits.ahead": "half-steps that are due",
+  "edits.easier": "what comes easier after a check",
+  "edits.instead": "drills that took over after checks",
 };
 
 function inWords(path: string): string {

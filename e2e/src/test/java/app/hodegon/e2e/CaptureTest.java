@@ -106,7 +106,7 @@ class CaptureTest {
         assertThat(page.getByText("To work on then")).isVisible();
         Browser.checkAccessible(page);
         button(page, "^Feet$").click();
-        page.getByRole(AriaRole.SLIDER).fill("10");
+        page.getByLabel("Hips at address").fill("10");
         assertThat(page.getByText("until the hip line has closed")).isVisible();
         Browser.checkAccessible(page);
     }

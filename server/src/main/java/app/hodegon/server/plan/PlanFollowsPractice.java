@@ -112,7 +112,8 @@ public class PlanFollowsPractice {
     }
 
     /**
-     * A student looks at the plan again: days missed are taken out of it before anything more is done by it. Once
+     * A student looks at the plan again: days missed are taken out of it, and work above a gate left open, before anything
+     * more is done by it. Once
      * today's practice is begun, it stays as it is.
      *
      * @return the running plan as it is then
