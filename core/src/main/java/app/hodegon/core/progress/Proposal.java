@@ -194,7 +194,7 @@ public record Proposal(Kind kind, List<String> because) {
                 .filter(t -> t.toTell().isPresent())
                 .min(Comparator.comparingInt(t -> t.toTell().getAsInt()))
                 .map(t -> "%s: %d more each time would tell."
-                        .formatted(t.name(), t.toTell().getAsInt()))
+                        .formatted(capitalised(t.name()), t.toTell().getAsInt()))
                 .orElse("Ten balls hardly ever tell: " + A_TALLY
                         + " from before the first word, here or on the phone, would.");
     }
@@ -222,6 +222,10 @@ public record Proposal(Kind kind, List<String> because) {
 
     private static String list(List<String> names) {
         return names.stream().map(Proposal::inASentence).collect(Collectors.joining("; "));
+    }
+
+    private static String capitalised(String name) {
+        return Character.toUpperCase(name.charAt(0)) + name.substring(1);
     }
 
     private static String inASentence(String name) {

@@ -108,7 +108,7 @@ class ProposalTest {
 
     @Test
     void gatesOnTimeAndABallThatCannotTellGoOnAndMeasure() {
-        Told told = new Told("Slice", Optional.empty(), Optional.of(Verdict.CANNOT_TELL), OptionalInt.of(34));
+        Told told = new Told("slice", Optional.empty(), Optional.of(Verdict.CANNOT_TELL), OptionalInt.of(34));
         Proposal proposal = of(List.of(told), work(0.9, 3, 2, false), THERE);
         assertThat(proposal.kind()).isEqualTo(Kind.GO_ON_AND_MEASURE);
         assertThat(proposal.because()).anyMatch(r -> r.endsWith("Slice: 34 more each time would tell."));
