@@ -114,7 +114,7 @@ final class Climb {
 
     /** Practice days with a main block on this step's rung so far. */
     int worked(Step step) {
-        return before.apply(step).days() + laid(step);
+        return before.apply(step).days(step.drill()) + laid(step);
     }
 
     /** Of them, those that are laid. */

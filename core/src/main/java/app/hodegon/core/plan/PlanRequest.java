@@ -55,11 +55,20 @@ public record PlanRequest(
     /**
      * What was done on a rung whose gate is open.
      *
-     * @param days with a check on it
+     * @param days with a check on it, by drill
      * @param oneGood whether the last check had enough good ones, so that one more passes the gate
      */
-    public record Worked(int days, boolean oneGood) {
-        static final Worked NOT_YET = new Worked(0, false);
+    public record Worked(Map<String, Integer> days, boolean oneGood) {
+        static final Worked NOT_YET = new Worked(Map.of(), false);
+
+        public Worked {
+            days = Map.copyOf(days);
+        }
+
+        /** Days with this drill. */
+        int days(String drill) {
+            return days.getOrDefault(drill, 0);
+        }
     }
 
     /** The lowest rung of this fault that was checked and is open. */

@@ -8,6 +8,7 @@ import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest.Worked;
 import app.hodegon.core.plan.Student;
+import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.EnumSet;
@@ -48,8 +49,12 @@ public record Ladder(Map<StepId, RungState> rungs) {
 
         /** Since its gate is open. */
         Worked worked(Gate gate) {
-            int days = (int) counting.stream().map(CheckSet::on).distinct().count();
-            return new Worked(days, !counting.isEmpty() && held(gate) == 0);
+            Map<String, Set<LocalDate>> days = counting.stream()
+                    .collect(Collectors.groupingBy(
+                            CheckSet::drill, Collectors.mapping(CheckSet::on, Collectors.toSet())));
+            Map<String, Integer> counted = new LinkedHashMap<>();
+            days.forEach((drill, on) -> counted.put(drill, on.size()));
+            return new Worked(counted, !counting.isEmpty() && held(gate) == 0);
         }
     }
 

@@ -171,8 +171,10 @@ public record LayAgain(List<String> reasons, Edits edits) {
             }
             inFives.add(step);
             String other = otherwise(step, state);
-            if (other.isEmpty()) easier.add(step);
-            reasons.add(stays + "in fives" + (other.isEmpty() ? " and slower" : other) + "."
+            // With nothing else to tell it by, slower evenings and the rung's half-steps take turns.
+            boolean slower = other.isEmpty() && held % 2 == 0;
+            if (slower) easier.add(step);
+            reasons.add(stays + "in fives" + (slower ? " and slower" : other) + "."
                     + (held >= COACH_AFTER ? " The coach is asked to look." : ""));
         }
 

@@ -156,6 +156,30 @@ class LayAgainTest {
         assertThat(third.why()).endsWith("The coach is asked to look.");
     }
 
+    /** However long a rung is held, no evening comes back for the fourth time running. */
+    @Test
+    void aRungHeldForLongDoesNotBecomeTheSameEvening() {
+        List<Block> evenings = new ArrayList<>();
+        for (int day = 0; day < 12; day++) {
+            Block main = mains().get(0);
+            assertThat(main.rung()).isEqualTo(Rung.FEEL);
+            evenings.add(main);
+            practised(day, check(main.drill(), Rung.FEEL, 6));
+        }
+        for (int day = 3; day < evenings.size(); day++) {
+            Block last = evenings.get(day);
+            assertThat(evenings.subList(day - 3, day)).as("day %d", day).anyMatch(b -> !b.looksLike(last));
+        }
+    }
+
+    @Test
+    void aDrillThatTakesOverBeginsPlain() {
+        String first = ownDrill();
+        practised(0, check(first, Rung.FEEL, 6));
+        practised(2, check(first, Rung.FEEL, 7));
+        assertThat(mains().get(0).condition()).isEmpty();
+    }
+
     @Test
     void whatTheCoachChoseStays() {
         request = request.with(new Edits(List.of(), Set.of(), Map.of(FEEL, "outer-prop"), Set.of()));
@@ -219,7 +243,7 @@ class LayAgainTest {
         practised(1, check(first, Rung.FEEL, 7));
         practised(2, check(first, Rung.FEEL, 8));
         request = request.with(Edits.NONE);
-        assertThat(request.soFar().worked()).containsEntry(FEEL, new PlanRequest.Worked(3, true));
+        assertThat(request.soFar().worked()).containsEntry(FEEL, new PlanRequest.Worked(Map.of(first, 3), true));
         assertThat(mains().get(0).condition()).as("its plain days lie behind").isPresent();
         assertThat(mains().get(0).repsPerSet()).as("nor is it new").isGreaterThan(5);
     }
