@@ -45,9 +45,18 @@ describe("a day on a phone without a signal", () => {
   });
 
   it("goes on where two good sets passed it, the second of them on the phone", () => {
-    const second = { fault: "sway", rung: "feel", on: "2026-12-02", good: 9, of: 10 };
+    const second = { fault: "sway", rung: "feel", on: "2026-12-02", good: 9, of: 10, lesser: false };
     expect(held(PLAN.days[2]!, PLAN, rungs(good), [second])).toEqual(PLAN.days[2]);
     expect(rungsOf(held(PLAN.days[2]!, PLAN, rungs(good), [{ ...second, good: 7 }]))).toContain("main feel");
+  });
+
+  it("does not go on by a brushed mark, nor by sets from before a step back", () => {
+    const second = { fault: "sway", rung: "feel", on: "2026-12-02", good: 9, of: 10, lesser: true };
+    expect(rungsOf(held(PLAN.days[2]!, PLAN, rungs(good), [second]))).toContain("main feel");
+    const reopened = rungs(good, { ...good, on: "2026-12-02" }).map((r) => ({ ...r, standing: "reopened" }));
+    expect(rungsOf(held(PLAN.days[2]!, PLAN, reopened, []))).toContain("main feel");
+    const own = { ...second, lesser: false };
+    expect(rungsOf(held(PLAN.days[2]!, PLAN, reopened, [own])), "one of two").toContain("main feel");
   });
 
   it("leaves a plan as it is before the first check, and what the coach locked", () => {
@@ -67,7 +76,7 @@ describe("a day on a phone without a signal", () => {
     } as Kept["entry"];
     const kept: Kept = { id: "1", entry, planned: [], state: "unsent" };
     expect(scoredIn([kept, { ...kept, state: "sent" }])).toEqual([
-      { fault: "sway", rung: "feel", on: "2026-12-02", good: 8, of: 10 },
+      { fault: "sway", rung: "feel", on: "2026-12-02", good: 8, of: 10, lesser: false },
     ]);
   });
 });

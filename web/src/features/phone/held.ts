@@ -4,9 +4,11 @@ import { marksOf } from "./session";
 
 type Running = NonNullable<Me["plan"]>["plan"];
 type Step = Running["route"][number];
-type Scored = { fault: string; rung: string; on: string; good: number; of: number };
+/** @property lesser whether it was struck without a real ball: then it passes no gate */
+type Scored = { fault: string; rung: string; on: string; good: number; of: number; lesser: boolean };
 
 const FULL_SET = 10;
+const LESSER = ["brush", "clip", "soft-ball"];
 
 /** Checks on this phone that the server has not answered for yet. */
 export function scoredIn(kept: Kept[]): Scored[] {
@@ -15,7 +17,7 @@ export function scoredIn(kept: Kept[]): Scored[] {
     .flatMap(({ entry }) =>
       entry.blocks
         .filter((b) => b.kind === "check" && !b.aside && marksOf(entry, b.block).length >= FULL_SET)
-        .map(({ block, fault, rung }) => {
+        .map(({ block, fault, rung, form }) => {
           const marks = marksOf(entry, block);
           return {
             fault,
@@ -23,6 +25,7 @@ export function scoredIn(kept: Kept[]): Scored[] {
             on: entry.day,
             good: marks.replaceAll("-", "").length,
             of: marks.length,
+            lesser: LESSER.includes(form ?? ""),
           };
         }),
     );
@@ -38,10 +41,15 @@ export function held(day: PlanDay, plan: Running, rungs: Me["rungs"], scored: Sc
     ...scored.filter((s) => s.fault === step.fault && s.rung === step.rung),
   ];
   const passed = (step: Step) => {
-    const known = rungs.find((r) => r.fault === step.fault && r.rung === step.rung);
+    const is = (s: { fault: string; rung: string }) => s.fault === step.fault && s.rung === step.rung;
+    const known = rungs.find(is);
     if (known?.standing === "passed") return true;
+    // What the server knows it has judged; only a set of this phone can pass it now, after a step back from none before.
+    const own = scored.filter(is);
+    if (own.length === 0 || own.at(-1)!.lesser) return false;
     const { good, of, days, coachSigns } = step.gate!;
-    const last = setsOf(step).slice(-days);
+    const counting = known && known.standing !== "stay" ? own : setsOf(step);
+    const last = counting.slice(-days);
     return (
       !coachSigns &&
       new Set(last.map((s) => s.on)).size === days &&

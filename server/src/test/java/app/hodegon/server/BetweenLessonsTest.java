@@ -409,7 +409,7 @@ class BetweenLessonsTest {
         JsonNode now = coach.get(plan).expect(200).body();
         assertThat(now.at("/stopped/0/drill").asString()).isEqualTo(drill);
         assertThat(laidAgain().at("/0/reason").asString())
-                .endsWith(" was stopped for pain.")
+                .contains(" was stopped for pain: for now half as much")
                 .doesNotContain(drill);
         assertThat(now.at("/plan/days").valueStream().skip(1).toList().toString())
                 .doesNotContain("\"" + drill + "\"");

@@ -88,6 +88,11 @@ public record HalfStep(String id, String label, String action, Kind kind, int sp
         return NEXT_AFTER_A_GOOD_RUN.contains(id);
     }
 
+    /** Whether it asks for no more than the plain form, and may be done after pain. */
+    public boolean isGentle() {
+        return GENTLE.contains(id);
+    }
+
     /** The same with its texts for this hand. */
     public HalfStep said(Handedness hand) {
         return new HalfStep(id, hand.say(label), hand.say(action), kind, speed, with);
@@ -95,6 +100,8 @@ public record HalfStep(String id, String label, String action, Kind kind, int sp
 
     public static final HalfStep MIXED =
             of("mixed", "Mixed", "Every third set with the drill of the rung below.", Kind.MIXED, 0);
+
+    private static final Set<String> GENTLE = Set.of("slower", "no-club", "other-foot");
 
     private static final Set<String> NEXT_AFTER_A_GOOD_RUN = Set.of("no-pause", "finish-target");
 

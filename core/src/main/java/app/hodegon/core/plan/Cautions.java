@@ -39,6 +39,10 @@ final class Cautions {
             cautions.add("What loads a flagged joint stands here at half of the usual. Do less where that is too much:"
                     + " the doctor's or physiotherapist's word comes before this plan's.");
         }
+        request.soFar()
+                .ease()
+                .ifPresent(ease -> cautions.add("It hurt: before " + Words.day(ease.before())
+                        + " half as much at half the speed, and nothing above the rung it hurt on."));
         if (drills.stream().anyMatch(Cautions::standsOnProp)) {
             cautions.add("Props underfoot only on dry, even, clear ground with something to hold on to.");
         }

@@ -274,7 +274,7 @@ final class Layout {
                             <= MOST_DRILLS_A_DAY)
                     .flatMap(step -> {
                         Dose dose = dose(step, slot.place());
-                        int most = (int) Math.ceil(FIRST_BALL_ROUNDS * volume(student, drill(step)));
+                        int most = (int) Math.ceil(FIRST_BALL_ROUNDS * volume(drill(step)));
                         int one = dose.rounds(Integer.MAX_VALUE / 2, 1).seconds();
                         Dose.Sets rounds = dose.rounds((int) Math.max(one, seconds * FIRST_BALLS_SHARE), most);
                         return rounds.sets() == 0 || rounds.seconds() > seconds
@@ -330,12 +330,11 @@ final class Layout {
             Optional<Block> locked = lockedMain(work);
             if (locked.isPresent()) return locked;
             Rung rung = work.step().rung();
-            double volume = volume(student, work.drill());
+            double volume = volume(work.drill());
             boolean isNew = work.climb().isNew(work.step());
             boolean keepsUp = work.climb().keepsUp(work.step());
             if (keepsUp) volume *= KEPT_UP_SHARE;
             else if (work.climb().waits(work.step())) volume *= WAITING_SHARE;
-            if (eased) volume *= EASED_SHARE;
             boolean inFives = isNew || request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
             boolean oneThing = work.climb().isOneThing(work.step());
             Dose.Sets sets = oneThing
@@ -357,7 +356,7 @@ final class Layout {
         private Block changed(Block plain, Work work, boolean refreshed, boolean alone) {
             Edits.StepId id = new Edits.StepId(work.fault(), plain.rung());
             boolean held = request.edits().easier().contains(id) && work.climb().laid(work.step()) == 0;
-            if (eased || held) return plain.under(HalfStep.SLOWER.said(student.hand()));
+            if (held) return plain.under(HalfStep.SLOWER.said(student.hand()));
             Block best = plain;
             for (Optional<HalfStep> step : conditions.on(
                     work.fault(),
@@ -373,7 +372,14 @@ final class Layout {
             return best;
         }
 
+        /** Pain and a flagged joint ask for half together, not each for half of the other's. */
+        private double volume(Drill drill) {
+            double usual = Layout.volume(student, drill);
+            return eased ? Math.min(usual, student.age().volume() * EASED_SHARE) : usual;
+        }
+
         private boolean fits(HalfStep step, boolean refreshed, boolean alone) {
+            if (eased && !step.isGentle()) return false;
             return switch (step.kind()) {
                 case MIXED -> refreshed;
                 case COMBINED -> alone && !refreshed;

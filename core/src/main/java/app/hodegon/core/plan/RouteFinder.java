@@ -92,8 +92,8 @@ final class RouteFinder {
             Optional<String> below = previous;
             String chosen = request.edits().chosen().get(id);
             Optional<Drill> best = chosen != null ? Optional.of(chosen(id, chosen)) : Optional.empty();
-            boolean instead = best.isEmpty() && takesOver(id).isPresent();
-            if (instead) best = takesOver(id);
+            if (best.isEmpty()) best = takesOver(id);
+            boolean instead = chosen == null && best.isPresent();
             if (best.isEmpty())
                 best = choice.best(fault, rung, d -> choice.possibleSomewhere(d, rung), passedDrills::contains, below);
             if (best.isEmpty()) {

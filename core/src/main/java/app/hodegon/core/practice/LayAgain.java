@@ -79,6 +79,7 @@ public record LayAgain(List<String> reasons, Edits edits) {
         private final Set<StepId> ahead;
         private final Set<StepId> easier;
         private final Map<StepId, String> instead;
+        private final Set<StepId> heldToday = new HashSet<>();
 
         Following(Day day, PlanRequest request, DrillLibrary library) {
             this.day = day;
@@ -170,6 +171,7 @@ public record LayAgain(List<String> reasons, Edits edits) {
                 return;
             }
             inFives.add(step);
+            heldToday.add(step);
             String other = otherwise(step, state);
             // With nothing else to tell it by, slower evenings and the rung's half-steps take turns.
             boolean slower = other.isEmpty() && held % 2 == 0;
@@ -200,6 +202,8 @@ public record LayAgain(List<String> reasons, Edits edits) {
             if (!hard.isEmpty()) reasons.add(LayAgain.inFives(hard));
             Set<StepId> well = new HashSet<>(wentWell(day.session()));
             well.removeAll(ahead);
+            // The check decides: what it held goes on in fives, however well the drill went before it.
+            well.removeAll(heldToday);
             if (!well.isEmpty()) reasons.add(onward(well));
             inFives.addAll(hard);
             inFives.removeAll(well);
@@ -251,7 +255,7 @@ public record LayAgain(List<String> reasons, Edits edits) {
 
     /** In a sentence, of a drill by its name. */
     public static String stopped(String drill) {
-        return drill + " was stopped for pain.";
+        return drill + " was stopped for pain: for now half as much at half the speed, and nothing above it.";
     }
 
     /** In a sentence; empty where no day was missed. */

@@ -29,6 +29,11 @@ public record PracticeSession(
 
     public static final int LONGEST_NOTE = 1000;
 
+    /** A finished one of which nothing is told but what was done. */
+    public static PracticeSession of(UUID id, LocalDate day, List<BlockResult> blocks) {
+        return new PracticeSession(id, day, blocks, Optional.empty(), Optional.empty(), Tally.EMPTY, "", true);
+    }
+
     public PracticeSession {
         Objects.requireNonNull(id);
         Objects.requireNonNull(day);

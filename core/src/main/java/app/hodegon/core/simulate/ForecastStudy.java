@@ -13,7 +13,6 @@ import app.hodegon.core.practice.Forecast;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.PlanWalk;
 import app.hodegon.core.practice.PracticeSession;
-import app.hodegon.core.swing.Tally;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -96,14 +95,6 @@ public final class ForecastStudy {
     }
 
     private static PracticeSession session(PlanWalk student, Day day) {
-        return new PracticeSession(
-                new UUID(0, day.date().toEpochDay()),
-                day.date(),
-                student.practise(day),
-                Optional.empty(),
-                Optional.empty(),
-                Tally.EMPTY,
-                "",
-                true);
+        return PracticeSession.of(new UUID(0, day.date().toEpochDay()), day.date(), student.practise(day));
     }
 }

@@ -442,15 +442,7 @@ public final class LoopStudy {
                         block.form(),
                         Optional.empty()));
             }
-            return new PracticeSession(
-                    new UUID(1, day.date().toEpochDay()),
-                    day.date(),
-                    results,
-                    Optional.empty(),
-                    Optional.empty(),
-                    Tally.EMPTY,
-                    "",
-                    true);
+            return PracticeSession.of(new UUID(1, day.date().toEpochDay()), day.date(), results);
         }
     }
 }

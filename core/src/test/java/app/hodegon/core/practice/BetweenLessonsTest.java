@@ -20,7 +20,6 @@ import app.hodegon.core.swing.Ball;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Club;
-import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
 import java.util.Collections;
 import java.util.List;
@@ -46,15 +45,7 @@ class BetweenLessonsTest {
     }
 
     private static PracticeSession session(int day, BlockResult... blocks) {
-        return new PracticeSession(
-                UUID.randomUUID(),
-                DAY.plusDays(day),
-                List.of(blocks),
-                Optional.empty(),
-                Optional.empty(),
-                Tally.EMPTY,
-                "",
-                true);
+        return PracticeSession.of(UUID.randomUUID(), DAY.plusDays(day), List.of(blocks));
     }
 
     private static BlockResult block(String drill, Rung rung, Told told, Optional<Aside> aside) {

@@ -21,7 +21,6 @@ import app.hodegon.core.plan.Week;
 import app.hodegon.core.practice.Forecast.History;
 import app.hodegon.core.practice.Forecast.Outlook;
 import app.hodegon.core.swing.Handedness;
-import app.hodegon.core.swing.Tally;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.Arrays;
@@ -68,17 +67,12 @@ class ForecastTest {
 
     private static PracticeSession session(int day, Rung rung, int good) {
         String check = "+".repeat(good) + "-".repeat(10 - good);
-        return new PracticeSession(
+        return PracticeSession.of(
                 new UUID(rung.ordinal(), day),
                 FROM.plusDays(day),
                 List.of(
                         new BlockResult(0, Fault.SWAY, "disc-turn", rung, Plan.Kind.MAIN, "o".repeat(40)),
-                        new BlockResult(1, Fault.SWAY, "disc-turn", rung, Plan.Kind.CHECK, check)),
-                Optional.empty(),
-                Optional.empty(),
-                Tally.EMPTY,
-                "",
-                true);
+                        new BlockResult(1, Fault.SWAY, "disc-turn", rung, Plan.Kind.CHECK, check)));
     }
 
     private static Map<Rung, Outlook> outlooks(List<PracticeSession> practice) {

@@ -10,7 +10,6 @@ import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan.Kind;
-import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -101,18 +100,13 @@ class GatesTest {
 
     @Test
     void onlyFullCheckSetsCount() {
-        PracticeSession session = new PracticeSession(
+        PracticeSession session = PracticeSession.of(
                 UUID.randomUUID(),
                 DAY,
                 List.of(
                         new BlockResult(0, Fault.SWAY, "disc-turn", Rung.FEEL, Kind.MAIN, "++-+++++--"),
                         new BlockResult(1, Fault.SWAY, "disc-turn", Rung.FEEL, Kind.CHECK, "+++++++++-"),
-                        new BlockResult(2, Fault.SWAY, "disc-turn", Rung.REHEARSE, Kind.CHECK, "+++")),
-                Optional.empty(),
-                Optional.empty(),
-                Tally.EMPTY,
-                "",
-                true);
+                        new BlockResult(2, Fault.SWAY, "disc-turn", Rung.REHEARSE, Kind.CHECK, "+++")));
         assertThat(session.checks()).singleElement().satisfies(c -> {
             assertThat(c.good()).isEqualTo(9);
             assertThat(c.rung()).isEqualTo(Rung.FEEL);

@@ -25,7 +25,6 @@ import app.hodegon.core.plan.Student;
 import app.hodegon.core.plan.Week;
 import app.hodegon.core.plan.Week.Slot;
 import app.hodegon.core.swing.Handedness;
-import app.hodegon.core.swing.Tally;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -80,15 +79,7 @@ class LayAgainTest {
     }
 
     private LayAgain practised(int day, List<String> stopped, int missed, BlockResult... blocks) {
-        PracticeSession session = new PracticeSession(
-                new UUID(0, day),
-                DAY.plusDays(day),
-                List.of(blocks),
-                Optional.empty(),
-                Optional.empty(),
-                Tally.EMPTY,
-                "",
-                true);
+        PracticeSession session = PracticeSession.of(new UUID(0, day), DAY.plusDays(day), List.of(blocks));
         Ladder before = ladder();
         done.addAll(session.checks());
         request = request.with(request.student().after(ladder().done()))
@@ -256,8 +247,8 @@ class LayAgainTest {
                         .reasons())
                 .containsExactly(
                         "Feel was passed.",
-                        "Disc turn was stopped for pain.",
-                        "Outer prop was stopped for pain.",
+                        LayAgain.stopped("Disc turn"),
+                        LayAgain.stopped("Outer prop"),
                         "2 planned days were missed.");
         assertThat(LayAgain.missed(0)).isEmpty();
         assertThat(LayAgain.missed(1)).contains("A planned day was missed.");

@@ -23,6 +23,9 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
+import java.util.Map;
+import java.util.Comparator;
+import java.util.stream.Stream;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Optional;
@@ -100,9 +103,15 @@ class PlanRequests {
 
     /** What pain asks for: the week after it, and as long as a drill is stopped for it. */
     private Optional<PlanRequest.Ease> ease(StoredStudent student, LocalDate from, LocalDate nextLesson) {
+        Map<String, LocalDate> stops = practice.stops(student.id());
+        // The day a stop was stored may come after the practice it came of.
+        LocalDate since = Stream.concat(stops.values().stream(), Stream.of(from))
+                .min(Comparator.naturalOrder())
+                .map(day -> day.minusDays(SORE_FOR))
+                .orElseThrow();
         return Easing.of(
-                practice.since(student.id(), from.minusDays(SORE_FOR)),
-                Set.copyOf(practice.stopped(student.id())),
+                practice.since(student.id(), since),
+                stops.keySet(),
                 student.profile().flags(),
                 from,
                 nextLesson);
