@@ -54,6 +54,25 @@ class PlansTest {
     }
 
     @Test
+    void aPlanWithoutADayOfWorkIsNotHandedOver() {
+        Begun begun = Begun.swayer(coach, "improver", "", 20, 60, "range");
+        JsonNode empty = coach.put(
+                        begun.lesson() + "/plan",
+                        "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"week\":{}}"
+                                .formatted(begun.today(), begun.today().plusDays(14)))
+                .expect(200)
+                .body();
+        String assignment = "/api/plans/" + empty.path("id").asString() + "/assignment";
+        assertThat(coach.post(assignment, null)
+                        .refused(409)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .startsWith("This plan has no day of work. Give it days in the week");
+        coach.post("/api/plans/" + begun.draft(coach) + "/assignment", null).expect(200);
+    }
+
+    @Test
     void anEditIsKeptTheRestLaidAroundItAndAnUndoIsTheFirstPlanAgain() {
         JsonNode first = draft();
         assertThat(first.at("/plan/expectedGates").asDouble()).isPositive();

@@ -7,6 +7,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
@@ -179,6 +180,32 @@ class LayAgainTest {
         assertThat(again.edits().instead()).isEmpty();
         assertThat(again.why()).contains("in fives and slower");
         assertThat(mains().get(0).drill()).isEqualTo("outer-prop");
+    }
+
+    /** The check decides, however well the drill went before it: what is said of fives is done. */
+    @Test
+    void aHarderStepThatHeldDoesNotUndoWhatACheckHeld() {
+        String first = ownDrill();
+        Told harder =
+                new Told(List.of(), List.of(), Optional.empty(), List.of(), List.of(new Turn(8, Turn.Kind.HARDER)));
+        BlockResult main = new BlockResult(
+                1,
+                Fault.SWAY,
+                first,
+                Rung.FEEL,
+                Kind.MAIN,
+                "++++++++" + "+++++",
+                Form.NONE,
+                Optional.empty(),
+                harder,
+                Optional.empty());
+        assertThat(practised(0, main, check(first, Rung.FEEL, 8)).edits().ahead())
+                .as("with a good check its half-steps are due")
+                .contains(FEEL);
+        practised(1, check(first, Rung.FEEL, 6));
+        LayAgain again = practised(2, main, check(first, Rung.FEEL, 6));
+        assertThat(again.why()).contains("in fives");
+        assertThat(again.edits().shortSets()).contains(FEEL);
     }
 
     @Test

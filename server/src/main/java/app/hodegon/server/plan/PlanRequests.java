@@ -23,14 +23,14 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
-import java.util.Map;
 import java.util.Comparator;
-import java.util.stream.Stream;
 import java.util.EnumSet;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** What the planner is asked for a lesson: the student, what was found, and the coach's terms. */

@@ -120,7 +120,6 @@ public class Plans {
     /** What a draft would change of the plan the student has. */
     private StoredPlan withChanges(StoredPlan plan) {
         if (plan.assigned()) return plan;
-        if (plan.plan().days().stream().allMatch(d -> d.blocks().isEmpty())) throw new Conflict(NO_WORK);
         return plans.assignedOfLesson(plan.lessonId())
                 .map(running -> plan.withChanges(running.differenceTo(plan, library(plan.studentId()))))
                 .orElse(plan);
@@ -132,6 +131,7 @@ public class Plans {
         lessons.toChange(coach, ofCoach(coach, id).lessonId());
         StoredPlan plan = ofCoach(coach, id);
         if (plan.assigned()) return plan;
+        if (plan.plan().days().stream().allMatch(d -> d.blocks().isEmpty())) throw new Conflict(NO_WORK);
         Optional<StoredPlan> running = plans.assignedOfLesson(plan.lessonId());
         UUID handedOver = running.map(StoredPlan::id).orElse(id);
         if (running.isEmpty()) {
