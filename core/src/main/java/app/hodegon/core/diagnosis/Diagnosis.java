@@ -9,10 +9,16 @@ import java.util.List;
  * @param chain links between faults that are at least possible, strongest first
  * @param focus one or two faults in the order to work on; empty when nothing is likely
  * @param nextLooks what to look at next, most telling per effort first
+ * @param unexplained balls that no likely fault explains, most alike first
  * @param notes what the coach should know before planning: traps, soreness, what upstream explains
  */
 public record Diagnosis(
-        List<Finding> faults, List<ChainLink> chain, List<Fault> focus, List<NextLook> nextLooks, List<String> notes) {
+        List<Finding> faults,
+        List<ChainLink> chain,
+        List<Fault> focus,
+        List<NextLook> nextLooks,
+        List<Unexplained> unexplained,
+        List<String> notes) {
 
     /** A fault with its probability, 0 to 1, and the evidence on both sides, strongest first. */
     public record Finding(

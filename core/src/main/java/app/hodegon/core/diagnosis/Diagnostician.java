@@ -110,6 +110,7 @@ public final class Diagnostician {
                 lookAhead.looks(seen, posterior, joint, believed).stream()
                         .limit(LOOKS)
                         .toList(),
+                Unexplained.of(seen.shots(), findings),
                 notes(likely, focus, seen));
     }
 

@@ -2,6 +2,7 @@ package app.hodegon.core.learning;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
+import java.util.Random;
 
 /**
  * How a movement is learned with repetitions: an assumption, not a finding. Learning on a rung follows an exponential
@@ -30,6 +31,9 @@ public final class Skill {
     /** Each higher rung is harder to begin with. */
     private static final double HARDER = 0.03;
 
+    /** Spread of a chance among those who learn nearly alike. */
+    private static final double NEARLY = 0.02;
+
     private final double start;
     private final double ceiling;
     private final double repsToLearn;
@@ -52,9 +56,12 @@ public final class Skill {
         for (int r = 0; r <= passed.ordinal(); r++) reps[fault.ordinal()][r] = PASSED * repsToLearn;
     }
 
-    /** Another student who stands exactly where this one does. */
-    public Skill copy() {
-        Skill other = new Skill(start, ceiling, repsToLearn);
+    /** One who learns nearly like this one, with as many reps behind. */
+    Skill alike(Random random) {
+        Skill other = new Skill(
+                start + NEARLY * random.nextGaussian(),
+                Math.min(0.97, ceiling + NEARLY * random.nextGaussian()),
+                repsToLearn * Math.exp(5 * NEARLY * random.nextGaussian()));
         for (int f = 0; f < reps.length; f++) {
             System.arraycopy(reps[f], 0, other.reps[f], 0, RUNGS);
             System.arraycopy(today[f], 0, other.today[f], 0, RUNGS);
@@ -75,6 +82,11 @@ public final class Skill {
                 today[f][r] = 0;
             }
         }
+    }
+
+    /** So much of all that was learned is gone, 0 to 1. */
+    void lose(double share) {
+        for (double[] rungs : reps) for (int r = 0; r < RUNGS; r++) rungs[r] *= 1 - share;
     }
 
     /** So many reps. */

@@ -19,6 +19,7 @@ import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 
 /**
@@ -30,12 +31,11 @@ import org.hipparchus.distribution.discrete.BinomialDistribution;
 public final class Forecast {
 
     private static final int STUDENTS = 400;
+
+    /** Attendances that the students have, in turns. */
+    private static final int SHARES = 25;
+
     private static final long SEED = 20260101;
-
-    /** Of ten planned days nine are kept, until the student's own days tell. */
-    private static final double KEPT = 9;
-
-    private static final double MISSED = 1;
 
     /** Resample when the weights leave fewer than this share of the students effective. */
     private static final double FEW = 0.5;
@@ -57,11 +57,17 @@ public final class Forecast {
      * @param practice what was done so far, oldest first; also before this plan
      * @param ladder where that left the student
      * @param today what lies before it is behind; a day practised already is, too
+     * @param planned the days of earlier plans
      */
-    public record History(List<PracticeSession> practice, Ladder ladder, LocalDate today) {
+    public record History(List<PracticeSession> practice, Ladder ladder, LocalDate today, List<LocalDate> planned) {
 
         /** Nothing done yet. */
-        public static final History NONE = new History(List.of(), new Ladder(Map.of()), LocalDate.MIN);
+        public static final History NONE = new History(List.of(), new Ladder(Map.of()), LocalDate.MIN, List.of());
+
+        public History {
+            practice = List.copyOf(practice);
+            planned = List.copyOf(planned);
+        }
     }
 
     /**
@@ -75,20 +81,19 @@ public final class Forecast {
         Random random = new Random(SEED);
         List<PlanWalk> drawn = new ArrayList<>();
         for (int i = 0; i < STUDENTS; i++) {
-            drawn.add(new PlanWalk(Learner.draw(who.level().repsToLearn(), random), ways));
+            drawn.add(new PlanWalk(Learner.anybody(who.level().repsToLearn(), random), ways));
         }
         List<PlanWalk> students = believing(drawn, history.practice(), ways, random);
         students.forEach(student -> student.stand(history.ladder()));
 
         Set<LocalDate> practised =
                 history.practice().stream().map(PracticeSession::day).collect(Collectors.toSet());
-        double missed = plan.days().stream()
-                .map(Day::date)
-                .filter(d -> d.isBefore(history.today()) && !practised.contains(d))
-                .count();
-        double kept =
-                plan.days().stream().map(Day::date).filter(practised::contains).count();
-        double keeps = (KEPT + kept) / (KEPT + MISSED + kept + missed);
+        Attendance attendance = Attendance.of(
+                Stream.concat(history.planned().stream(), plan.days().stream().map(Day::date))
+                        .toList(),
+                practised,
+                history.today());
+        double[] keeps = attendance.shares(SHARES);
         List<Day> ahead = plan.days().stream()
                 .filter(d -> !d.date().isBefore(history.today()) && !practised.contains(d.date()))
                 .toList();
@@ -96,8 +101,8 @@ public final class Forecast {
         Count count = new Count(ways.ladders());
         count.start(students);
         for (Day day : ahead) {
-            for (PlanWalk student : students) {
-                if (random.nextDouble() < keeps) student.walk(day);
+            for (int i = 0; i < STUDENTS; i++) {
+                if (random.nextDouble() < keeps[i % SHARES]) students.get(i).walk(day);
             }
             count.after(day.date(), students);
         }
@@ -177,12 +182,12 @@ public final class Forecast {
             reached += weights[i];
             boolean first = true;
             for (; kept.size() < students.size() && at < reached; at += step) {
-                kept.add(first ? students.get(i) : students.get(i).copy());
+                kept.add(first ? students.get(i) : students.get(i).alike());
                 first = false;
             }
         }
         while (kept.size() < students.size())
-            kept.add(students.get(students.size() - 1).copy());
+            kept.add(students.get(students.size() - 1).alike());
         return kept;
     }
 

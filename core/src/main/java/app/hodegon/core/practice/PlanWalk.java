@@ -105,9 +105,9 @@ public final class PlanWalk {
                 .collect(Collectors.groupingBy(Step::fault, LinkedHashMap::new, Collectors.toList()));
     }
 
-    /** Another student who stands exactly where this one does. */
-    PlanWalk copy() {
-        PlanWalk other = new PlanWalk(learner.copy(), ways);
+    /** Another student who stands where this one does, and learns nearly alike. */
+    PlanWalk alike() {
+        PlanWalk other = new PlanWalk(learner.alike(), ways);
         other.passed.putAll(passed);
         checks.forEach((fault, sets) -> other.checks.put(fault, new ArrayList<>(sets)));
         other.lastMain.putAll(lastMain);

@@ -76,11 +76,13 @@ public record Evidence(
      * @param gone whether all of it is unlikely
      * @param likely whether any of it is likely
      * @param next whether there is another fault to go on to
+     * @param unexplained balls that no likely fault explains, in sentences
      * @param instead what is likely where the first of it is unlikely, each side in sentences; empty without such a conflict
      */
-    public record Today(boolean gone, boolean likely, boolean next, List<String> instead) {
+    public record Today(boolean gone, boolean likely, boolean next, List<String> unexplained, List<String> instead) {
 
         public Today {
+            unexplained = List.copyOf(unexplained);
             instead = List.copyOf(instead);
         }
     }

@@ -21,7 +21,7 @@ public final class NextPlan {
 
     /** Whether taking it leads to a plan; else the coach looks or measures first. */
     public static boolean follows(Kind kind) {
-        return kind != Kind.LOOK_AGAIN && kind != Kind.MEASURE;
+        return kind != Kind.LOOK_AGAIN && kind != Kind.LOOK_FURTHER && kind != Kind.MEASURE;
     }
 
     /**
@@ -51,8 +51,8 @@ public final class NextPlan {
     }
 
     /**
-     * What speaks for today's first fault where the first of what was worked on is unlikely and another likely; in
-     * sentences, empty without such a conflict.
+     * What speaks for today's first fault where the first of what was worked on is unlikely and another likely, or no
+     * longer likely and brought about by it; in sentences, empty without such a conflict.
      */
     public static List<String> instead(List<Fault> worked, Diagnosis now) {
         if (now.focus().isEmpty()
@@ -60,7 +60,9 @@ public final class NextPlan {
                 || worked.contains(now.focus().get(0))) return List.of();
         Finding before = now.of(worked.get(0));
         Finding today = now.of(now.focus().get(0));
-        if (before.grade() != Grade.UNLIKELY || today.grade() != Grade.LIKELY) return List.of();
+        boolean doubted = before.grade() == Grade.UNLIKELY
+                || before.grade() != Grade.LIKELY && Catalogue.standard().leadsTo(today.fault(), before.fault());
+        if (!doubted || today.grade() != Grade.LIKELY) return List.of();
         return List.of(
                 side("Worked on", before, before.evidenceAgainst()), side("Likely today", today, today.evidenceFor()));
     }

@@ -36,6 +36,10 @@ public record Proposal(Kind kind, List<String> because) {
                 "look-again",
                 "Look again at the diagnosis",
                 "No plan yet: first what the fault is mistaken for, and the fixes known to make it worse."),
+        LOOK_FURTHER(
+                "look-further",
+                "Look for what is left",
+                "No plan yet: what was worked on is gone, the ball is not. First the looks that tell most of the rest."),
         DONE(
                 "done",
                 "Done: keep it and play",
@@ -135,6 +139,17 @@ public record Proposal(Kind kind, List<String> because) {
         }
         String kept = better.isEmpty() ? "Nothing is worse." : "Better and kept: " + list(better) + ".";
         boolean passedAll = work.ended() || work.passed() == work.due() && (work.due() > 0 || !better.isEmpty());
+        if (e.today().gone()
+                && passedAll
+                && !e.today().next()
+                && !e.today().unexplained().isEmpty()) {
+            return new Proposal(
+                    Kind.LOOK_FURTHER,
+                    Stream.concat(
+                                    Stream.of(kept, gates, "What was worked on is unlikely on what was seen today."),
+                                    e.today().unexplained().stream())
+                            .toList());
+        }
         if (e.today().gone() && passedAll) {
             return because(
                     e.today().next() ? Kind.ADVANCE : Kind.DONE,

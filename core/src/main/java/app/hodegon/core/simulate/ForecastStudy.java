@@ -56,9 +56,9 @@ public final class ForecastStudy {
         if (plan.days().isEmpty()) return List.of();
         DrillLibrary library = DrillLibrary.standard();
         PlanWalk student = new PlanWalk(
-                Learner.draw(level.repsToLearn(), random), new PlanWalk.Ways(plan, request.student(), library));
-        // Drawn from a beta distribution with nine days kept to one missed.
-        double keeps = Math.pow(random.nextDouble(), 1.0 / 9);
+                Learner.anybody(level.repsToLearn(), random), new PlanWalk.Ways(plan, request.student(), library));
+        // Drawn from the beta distribution of four days kept to one missed.
+        double keeps = Math.pow(random.nextDouble(), 1.0 / 4);
         int until = random.nextInt(plan.days().size());
         List<PracticeSession> done = new ArrayList<>();
         for (Day day : plan.days().subList(0, until)) {
@@ -72,7 +72,8 @@ public final class ForecastStudy {
                         done,
                         Ladder.of(
                                 done.stream().flatMap(d -> d.checks().stream()).toList(), Gates.STANDARD),
-                        plan.days().get(until).date()),
+                        plan.days().get(until).date(),
+                        List.of()),
                 Optional.empty());
         Map<Step, Boolean> open = open(plan, student);
         for (Day day : plan.days().subList(until, plan.days().size())) {

@@ -10,6 +10,7 @@ import app.hodegon.core.diagnosis.Look;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.diagnosis.Unexplained;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
@@ -43,6 +44,7 @@ import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.EnumMap;
+import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -62,7 +64,10 @@ public final class LoopStudy {
 
     private static final int LESSONS = 4;
     private static final int DAYS = 14;
+
+    /** Looks of a lesson; more, up to twice as many, while nothing is likely. */
     private static final int LOOKS = 8;
+
     private static final int BALLS = 10;
     private static final double ERRS = 0.1;
     private static final LocalDate BEGIN = LocalDate.of(2026, 3, 2);
@@ -72,6 +77,12 @@ public final class LoopStudy {
 
     /** By so much a fault must have fallen from lesson to lesson for whoever has it to have improved. */
     private static final double STEP = 0.15;
+
+    /** Proposals that doubt what is worked on. */
+    private static final Set<Proposal.Kind> LOOKED_AGAIN =
+            EnumSet.of(Proposal.Kind.LOOK_AGAIN, Proposal.Kind.LOOK_FURTHER, Proposal.Kind.TODAY);
+
+    private static final int THIRD = 2;
 
     /** A fault that fell to this share of what it was has improved. */
     private static final double IMPROVED = 0.75;
@@ -108,7 +119,7 @@ public final class LoopStudy {
             "\"advance\" to the same fault",
             "\"another feedback\" or \"easier\" twice running",
             "conflicts of work and diagnosis that are proposed to be followed",
-            "non-improvers who practised, looked at again by the third lesson",
+            "non-improvers who practised, looked at again or turned to what is likely by the third lesson",
             "proposals to improvers that blame drill or diagnosis",
             "first focus a true root, lesson 1",
             "first focus a true root, lesson 2",
@@ -162,9 +173,12 @@ public final class LoopStudy {
         private final List<Proposal.Kind> proposals = new ArrayList<>();
         private final List<Reliability.Case> cases = new ArrayList<>();
         private final List<PastLesson> history = new ArrayList<>();
+        private final List<PracticeSession> sessions = new ArrayList<>();
+        private final List<LocalDate> planned = new ArrayList<>();
         private List<CheckSet> checks = new ArrayList<>();
 
         private Observations before;
+        private final Set<Fault> ever = EnumSet.noneOf(Fault.class);
         private List<Fault> worked = List.of();
         private Map<StepId, LocalDate> likelyOn = Map.of();
         private double shareDone;
@@ -196,7 +210,7 @@ public final class LoopStudy {
             for (int lesson = 0; lesson < LESSONS; lesson++) {
                 LocalDate on = BEGIN.plusDays((long) lesson * DAYS);
                 Map<Fault, Double> showing = showing();
-                Observations seen = look(showing, on, LOOKS);
+                Observations seen = look(showing, on);
                 Diagnosis diagnosis = diagnose(seen, on);
                 List<Fault> focus = diagnosis.focus();
                 PlanRequest request = null;
@@ -204,20 +218,21 @@ public final class LoopStudy {
                     boolean improved =
                             worked.stream().anyMatch(f -> last.containsKey(f) && last.get(f) - showing.get(f) >= STEP);
                     Proposal.Kind kind = propose(seen, diagnosis, on);
-                    judge(kind, diagnosis, improved, lesson);
-                    if (kind == Proposal.Kind.LOOK_AGAIN) {
-                        lookedAgain = true;
-                        diagnosis = diagnose(more(seen, showing, on), on);
-                        focus = diagnosis.focus();
-                    } else if (kind != Proposal.Kind.MEASURE) {
+                    ever.addAll(worked);
+                    practised &= shareDone >= 0.5;
+                    lookedAgain |= LOOKED_AGAIN.contains(kind);
+                    if (lesson == THIRD && practised && !improved(first, showing)) count(5, lookedAgain);
+                    judge(kind, diagnosis, improved);
+                    if (NextPlan.follows(kind)) {
                         focus = NextPlan.focus(kind, worked, diagnosis, allPassed());
                         request = NextPlan.fit(kind, request(focus, diagnosis, on), library, Optional.of(shareDone));
+                    } else {
+                        diagnosis = diagnose(looking(seen, showing, on), on);
+                        focus = diagnosis.focus();
                     }
                     done = Optional.of(kind);
                 }
-                if (focus.isEmpty()) {
-                    focus = worked.isEmpty() ? List.of(diagnosis.faults().get(0).fault()) : worked;
-                }
+                if (focus.isEmpty()) focus = List.of(diagnosis.faults().get(0).fault());
                 roots(showing, focus, lesson);
                 if (request == null) request = request(focus, diagnosis, on);
                 practise(request, on.plusDays(DAYS));
@@ -225,9 +240,6 @@ public final class LoopStudy {
                 before = seen;
                 last = showing;
                 worked = focus;
-            }
-            if (practised && !improved(first, showing())) {
-                count(5, lookedAgain);
             }
         }
 
@@ -267,22 +279,20 @@ public final class LoopStudy {
         }
 
         private boolean improved(Map<Fault, Double> first, Map<Fault, Double> now) {
-            return worked.stream().filter(first::containsKey).anyMatch(f -> now.get(f) <= IMPROVED * first.get(f));
+            return ever.stream().filter(first::containsKey).anyMatch(f -> now.get(f) <= IMPROVED * first.get(f));
         }
 
-        private Observations look(Map<Fault, Double> showing, LocalDate on, int looks) {
+        private Observations look(Map<Fault, Double> showing, LocalDate on) {
             Tally balls = new Bay(random, Source.SEEN).few(showing, BALLS).shots();
-            return looking(new Observations(Map.of(), List.of(), balls), showing, on, looks);
+            return looking(new Observations(Map.of(), List.of(), balls), showing, on);
         }
 
-        private Observations more(Observations seen, Map<Fault, Double> showing, LocalDate on) {
-            return looking(seen, showing, on, LOOKS);
-        }
-
-        private Observations looking(Observations seen, Map<Fault, Double> showing, LocalDate on, int looks) {
+        private Observations looking(Observations seen, Map<Fault, Double> showing, LocalDate on) {
             Observations now = seen;
-            for (int i = 0; i < looks; i++) {
-                Optional<Sign> next = diagnose(now, on).nextLooks().stream()
+            for (int i = 0; i < 2 * LOOKS; i++) {
+                Diagnosis diagnosis = diagnose(now, on);
+                if (i >= LOOKS && !diagnosis.focus().isEmpty()) return now;
+                Optional<Sign> next = diagnosis.nextLooks().stream()
                         .map(Diagnosis.NextLook::look)
                         .flatMap(l -> l instanceof Look.AtSign at
                                 ? Optional.of(at.sign()).stream()
@@ -346,13 +356,16 @@ public final class LoopStudy {
                             worked.stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY),
                             worked.stream().anyMatch(f -> diagnosis.of(f).grade() == Grade.LIKELY),
                             NextPlan.hasNext(worked, diagnosis),
+                            diagnosis.unexplained().stream()
+                                    .map(Unexplained::sentence)
+                                    .toList(),
                             NextPlan.instead(worked, diagnosis)),
                     List.of(),
                     List.of());
             return Proposal.of(evidence).kind();
         }
 
-        private void judge(Proposal.Kind kind, Diagnosis diagnosis, boolean improved, int lesson) {
+        private void judge(Proposal.Kind kind, Diagnosis diagnosis, boolean improved) {
             proposals.add(kind);
             boolean another = kind == Proposal.Kind.OTHER_FEEDBACK || kind == Proposal.Kind.EASIER_FORM;
             boolean before = done.filter(k -> k == Proposal.Kind.OTHER_FEEDBACK || k == Proposal.Kind.EASIER_FORM)
@@ -363,7 +376,6 @@ public final class LoopStudy {
             }
             if (!NextPlan.instead(worked, diagnosis).isEmpty()) count(4, kind == Proposal.Kind.TODAY);
             if (improved) count(6, another || kind == Proposal.Kind.LOOK_AGAIN);
-            if (lesson < LESSONS - 1) practised &= shareDone >= 0.5;
         }
 
         private PlanRequest request(List<Fault> focus, Diagnosis diagnosis, LocalDate on) {
@@ -386,7 +398,7 @@ public final class LoopStudy {
                     plan,
                     request.student(),
                     library,
-                    new Forecast.History(List.of(), ladder(), request.from()),
+                    new Forecast.History(sessions, ladder(), request.from(), planned),
                     Optional.empty());
             promised = new ArrayList<>();
             likelyOn = new HashMap<>();
@@ -396,7 +408,7 @@ public final class LoopStudy {
                 outlook.likelyOn().ifPresent(day -> likelyOn.put(id, day));
             });
             RunningPlan running = new RunningPlan(request, plan.days(), checks, library);
-            int planned = 0;
+            int asked = 0;
             int reps = 0;
             LocalDate date = request.from();
             LocalDate night = date;
@@ -406,17 +418,20 @@ public final class LoopStudy {
                 Day day = next.get();
                 for (; night.isBefore(day.date()) || night.equals(day.date()); night = night.plusDays(1))
                     learner.wakeUp();
-                int asked = day.blocks().stream().mapToInt(Block::reps).sum();
-                planned += asked;
+                planned.add(day.date());
+                int ofTheDay = day.blocks().stream().mapToInt(Block::reps).sum();
+                asked += ofTheDay;
                 if (random.nextDouble() < keeps) {
                     count(0, running.ladder().isAboveAnOpenGate(day));
-                    running.practised(session(day), List.of());
-                    reps += asked;
+                    PracticeSession session = session(day);
+                    running.practised(session, List.of());
+                    sessions.add(session);
+                    reps += ofTheDay;
                 }
                 date = day.date().plusDays(1);
             }
             checks = running.checks();
-            shareDone = planned == 0 ? 0 : (double) reps / planned;
+            shareDone = asked == 0 ? 0 : (double) reps / asked;
             outlooks.forEach((step, outlook) ->
                     cases.add(new Reliability.Case(outlook.chance(), passed(new StepId(step.fault(), step.rung())))));
         }

@@ -44,7 +44,7 @@ class ProposalStudyTest {
                     Evidence.told(kept, List.of(), c -> c.subject().toString()),
                     Evidence.fresh(kept).stream().map(BallResult::label).toList(),
                     new Evidence.Work(Optional.of(shareDone), 2, passed, false, false, Optional.empty(), () -> true),
-                    new Evidence.Today(false, true, false, List.of()),
+                    new Evidence.Today(false, true, false, List.of(), List.of()),
                     List.of(),
                     List.of());
             counts.merge(Proposal.of(evidence).kind(), 1, Integer::sum);

@@ -2,7 +2,6 @@ package app.hodegon.server.diagnosis;
 
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Diagnostician;
-import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.diagnosis.Sign;
@@ -22,7 +21,6 @@ import java.util.ArrayList;
 import java.util.EnumMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
 import org.springframework.web.bind.annotation.PostMapping;
 import org.springframework.web.bind.annotation.RequestBody;
@@ -50,34 +48,6 @@ public class DiagnosisController {
             LocalDate on,
             @Valid @Size(max = 100) List<@NotNull @Valid PastLessonEntry> history) {}
 
-    /**
-     * An earlier lesson.
-     *
-     * @param worked what was then chosen to be worked on; null for nothing
-     * @param practised the share of its plan that was done since; null for none
-     */
-    record PastLessonEntry(
-            @NotNull LocalDate on,
-            @Size(max = 100) Map<String, String> signs,
-            @Valid @Size(max = 200) List<ReadingEntry> measures,
-            @Valid ShotsEntry shots,
-            @Size(max = 20) List<@NotNull @Size(max = 40) String> worked,
-            Double practised) {
-
-        PastLesson lesson(String field) {
-            Observations seen = DiagnosisController.seen(field + ".", signs, measures, shots);
-            Set<Fault> faults = worked == null
-                    ? Set.of()
-                    : Set.copyOf(Invalid.in(
-                            field + ".worked",
-                            () -> worked.stream()
-                                    .map(f -> Identified.of(Fault.class, f))
-                                    .toList()));
-            return Invalid.in(
-                    field + ".practised", () -> new PastLesson(on, seen, faults, practised == null ? 0 : practised));
-        }
-    }
-
     @PostMapping("/api/diagnosis")
     DiagnosisView diagnose(@AuthenticationPrincipal Account coach, @Valid @RequestBody DiagnosisRequest request) {
         Handedness hand = request.handedness() == null
@@ -102,8 +72,7 @@ public class DiagnosisController {
         return history;
     }
 
-    private static Observations seen(
-            String field, Map<String, String> signs, List<ReadingEntry> measures, ShotsEntry shots) {
+    static Observations seen(String field, Map<String, String> signs, List<ReadingEntry> measures, ShotsEntry shots) {
         return new Observations(
                 signs(signs),
                 readings(field + "measures", measures),

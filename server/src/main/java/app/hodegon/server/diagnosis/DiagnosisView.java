@@ -5,19 +5,58 @@ import app.hodegon.core.diagnosis.Diagnosis.NextLook;
 import app.hodegon.core.diagnosis.Evidence;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Look;
+import app.hodegon.core.diagnosis.Unexplained;
 import app.hodegon.core.swing.Checkpoint;
 import com.fasterxml.jackson.annotation.JsonProperty;
 import jakarta.validation.constraints.NotNull;
 import java.util.List;
 
-/** A diagnosis on the wire. */
+/**
+ * A diagnosis on the wire.
+ *
+ * @param unexplained balls that no likely fault explains; none in what was stored before they were named
+ */
 public record DiagnosisView(
         @NotNull List<FaultView> faults,
         @NotNull List<ChainView> chain,
         @NotNull List<String> focus,
         @NotNull List<NextLookView> nextLooks,
         @NotNull List<NextReadingView> nextReadings,
+        @NotNull List<UnexplainedView> unexplained,
         @NotNull List<String> notes) {
+
+    public DiagnosisView {
+        if (unexplained == null) unexplained = List.of();
+    }
+
+    /** Balls alike, and what weighs most against each fault that could do it. */
+    public record UnexplainedView(
+            @NotNull String kind,
+            @NotNull String result,
+            @NotNull int hits,
+            @NotNull int of,
+            @NotNull List<AgainstView> against) {
+
+        static UnexplainedView of(Unexplained balls) {
+            return new UnexplainedView(
+                    balls.result().kind().id(),
+                    balls.result().id(),
+                    balls.hits(),
+                    balls.of(),
+                    balls.against().stream()
+                            .map(a -> new AgainstView(
+                                    a.fault().id(),
+                                    a.probability(),
+                                    a.answer().map(Evidence::text).orElse(null)))
+                            .toList());
+        }
+    }
+
+    /**
+     * @param text the given answer that weighs most against the fault; absent where nothing does
+     */
+    public record AgainstView(
+            @NotNull String fault, @NotNull double probability, String text) {}
 
     public record FaultView(
             @NotNull String id,
@@ -101,6 +140,7 @@ public record DiagnosisView(
                         .filter(l -> l.look() instanceof Look.AtMeasure)
                         .map(l -> NextReadingView.of((Look.AtMeasure) l.look(), l))
                         .toList(),
+                diagnosis.unexplained().stream().map(UnexplainedView::of).toList(),
                 diagnosis.notes());
     }
 

@@ -3,10 +3,12 @@ package app.hodegon.server.lesson;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.HipLine;
+import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.diagnosis.DiagnosisView;
+import app.hodegon.server.diagnosis.PastLessonEntry;
 import app.hodegon.server.diagnosis.ReadingEntry;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.Stale;
@@ -63,7 +65,8 @@ class LessonController {
      * @param studentUnits in which the student reads; all else is said in the coach's
      * @param studentHeight cm; null where it is not known
      * @param measured readings from kept swings
-     * @param diagnosis on what is entered now
+     * @param diagnosis on what is entered now and what earlier lessons leave
+     * @param history the lessons that leave something, as the calculator takes them
      * @param focus what the coach decided; empty while undecided
      * @param version of what is entered, to be named when it is changed
      * @param saves the names of the last saves that are in it: a page that had no answer finds its own among them
@@ -79,6 +82,7 @@ class LessonController {
             @NotNull LocalDate heldOn,
             @NotNull LessonEntry entry,
             @NotNull DiagnosisView diagnosis,
+            @NotNull List<PastLessonEntry> history,
             @NotNull List<StageReading> measured,
             @NotNull List<String> focus,
             @NotNull String focusReason,
@@ -155,6 +159,7 @@ class LessonController {
 
     private LessonView view(Account coach, StoredLesson lesson) {
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        List<PastLesson> history = lessons.history(lesson);
         return new LessonView(
                 lesson.id(),
                 student.id(),
@@ -165,7 +170,8 @@ class LessonController {
                 student.figure().height().orElse(null),
                 lesson.heldOn(),
                 EntryView.of(lesson).entry(),
-                DiagnosisView.of(lessons.diagnose(lesson, student, units.of(coach.id()))),
+                DiagnosisView.of(lessons.diagnose(lesson, student, units.of(coach.id()), history)),
+                history.stream().map(PastLessonEntry::of).toList(),
                 lesson.measured().entrySet().stream()
                         .flatMap(e -> e.getValue().stream()
                                 .map(r -> new StageReading(e.getKey().id(), ReadingEntry.of(r))))

@@ -101,6 +101,14 @@ class LessonRepository {
         return whole(latest(which, 1)).stream().findFirst();
     }
 
+    /** The last measured lessons of earlier days, oldest first. */
+    List<StoredLesson> measuredBefore(UUID student, LocalDate day, int most) {
+        List<StoredLesson> latestFirst = new ArrayList<>(whole(
+                latest(LESSON.STUDENT_ID.eq(student).and(LESSON.HELD_ON.lt(day)).and(seenBefore()), most)));
+        Collections.reverse(latestFirst);
+        return latestFirst;
+    }
+
     /** For each of these lessons the next one of the student in which something was seen or measured before it. */
     Map<UUID, StoredLesson> following(Collection<UUID> lessons) {
         Lesson earlier = LESSON.as("earlier");

@@ -8,6 +8,7 @@ import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.practice.Tried;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Repeatability;
@@ -33,6 +34,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.TreeMap;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.context.ApplicationEventPublisher;
@@ -48,18 +50,24 @@ public class Lessons {
     /** So many of the last saves of an entry are known by name. */
     private static final int SAVES_KEPT = 20;
 
+    /** What older lessons saw is as good as forgotten. */
+    private static final int REMEMBERED = 6;
+
     private final LessonRepository lessons;
     private final Students students;
     private final Approaches approaches;
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
+    private final WorkDone work;
 
     Lessons(
             LessonRepository lessons,
             Students students,
             Approaches approaches,
             JsonMapper json,
-            ApplicationEventPublisher events) {
+            ApplicationEventPublisher events,
+            WorkDone work) {
+        this.work = work;
         this.lessons = lessons;
         this.students = students;
         this.approaches = approaches;
@@ -146,18 +154,34 @@ public class Lessons {
         return lessons.all(ids);
     }
 
-    /** In metric words, as it is kept. */
+    /** In metric words, as it is kept; with what earlier lessons leave. */
     public Diagnosis diagnose(StoredLesson lesson, StoredStudent student) {
-        return diagnose(lesson, student, Units.METRIC);
+        return diagnose(lesson, student, Units.METRIC, history(lesson));
     }
 
     /** In the words of who reads it. */
-    Diagnosis diagnose(StoredLesson lesson, StoredStudent student, Units units) {
+    Diagnosis diagnose(StoredLesson lesson, StoredStudent student, Units units, List<PastLesson> history) {
         return new Diagnostician(
                         lesson.approach().school(),
                         approaches.repeatability(student.coachId()),
                         new Wording(student.hand(), units))
-                .diagnose(lesson.before());
+                .diagnose(lesson.before(), history, lesson.heldOn());
+    }
+
+    /** What earlier lessons saw and what was done about it, oldest first; of several on one day the last. */
+    List<PastLesson> history(StoredLesson lesson) {
+        Map<LocalDate, StoredLesson> byDay = new TreeMap<>();
+        lessons.measuredBefore(lesson.studentId(), lesson.heldOn(), REMEMBERED).forEach(l -> byDay.put(l.heldOn(), l));
+        List<Held> held =
+                byDay.values().stream().map(l -> new Held(l.id(), l.heldOn())).toList();
+        Map<UUID, Double> done = work.shares(held, lesson.heldOn());
+        return byDay.values().stream()
+                .map(l -> new PastLesson(
+                        l.heldOn(),
+                        l.before(),
+                        Set.copyOf(l.focus()),
+                        Math.min(PastLesson.MOST, done.getOrDefault(l.id(), 0.0))))
+                .toList();
     }
 
     /** A new lesson, with the approach in which this student is taught. */

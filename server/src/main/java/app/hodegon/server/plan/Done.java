@@ -6,6 +6,7 @@ import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Set;
 import java.util.stream.Collectors;
 
@@ -37,6 +38,11 @@ public record Done(
                 practised.size(),
                 due.stream().mapToInt(day -> planned.getOrDefault(day, 0)).sum(),
                 done.stream().mapToInt(DayDone::reps).sum());
+    }
+
+    /** Of the reps planned, 0 to 1 and more; empty where none was. */
+    public Optional<Double> share() {
+        return plannedReps > 0 ? Optional.of((double) doneReps / plannedReps) : Optional.empty();
     }
 
     /** Of two plans together. */

@@ -23,8 +23,10 @@ class Outlooks {
     private final PracticeLog practice;
     private final Drills drills;
     private final Today today;
+    private final PlanRepository plans;
 
-    Outlooks(Students students, PracticeLog practice, Drills drills, Today today) {
+    Outlooks(Students students, PracticeLog practice, Drills drills, Today today, PlanRepository plans) {
+        this.plans = plans;
         this.students = students;
         this.practice = practice;
         this.drills = drills;
@@ -39,7 +41,10 @@ class Outlooks {
                 terms.equipped(student.profile()),
                 drills.of(student.coachId()),
                 new Forecast.History(
-                        practice.since(student.id(), begins.minusDays(MEMORY)), practice.ladder(student.id()), today),
+                        practice.since(student.id(), begins.minusDays(MEMORY)),
+                        practice.ladder(student.id()),
+                        today,
+                        plans.plannedBetween(student.id(), begins.minusDays(MEMORY), begins)),
                 terms.lessonCheck() ? Optional.of(terms.nextLesson()) : Optional.empty());
     }
 

@@ -8,9 +8,11 @@ import static app.hodegon.server.db.Tables.PLAN_RELAID;
 import static app.hodegon.server.db.Tables.STUDENT;
 import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.Records.mapping;
+import static org.jooq.impl.DSL.selectOne;
 
 import app.hodegon.core.practice.Attention.Printed;
 import app.hodegon.server.db.tables.Lesson;
+import app.hodegon.server.db.tables.Plan;
 import app.hodegon.server.db.tables.records.PlanDayRecord;
 import app.hodegon.server.db.tables.records.PlanDocumentRecord;
 import app.hodegon.server.db.tables.records.PlanRecord;
@@ -69,6 +71,25 @@ class PlanRepository {
                 .where(STUDENT.ID.eq(student).and(PLAN_DAY.PLANNED_FOR.le(until)))
                 .orderBy(PLAN_DAY.PLANNED_FOR.desc())
                 .fetch(mapping(PlannedDay::new));
+    }
+
+    /** Planned days of all plans of a student from one day on and before another, each by the plan that held then. */
+    List<LocalDate> plannedBetween(UUID student, LocalDate from, LocalDate until) {
+        Plan newer = PLAN.as("newer");
+        return db.selectDistinct(PLAN_DAY.PLANNED_FOR)
+                .from(PLAN_DAY)
+                .join(PLAN)
+                .on(PLAN.ID.eq(PLAN_DAY.PLAN_ID))
+                .where(PLAN.STUDENT_ID.eq(student))
+                .and(PLAN.ASSIGNED_AT.isNotNull())
+                .and(PLAN_DAY.PLANNED_FOR.ge(from))
+                .and(PLAN_DAY.PLANNED_FOR.lt(until))
+                .andNotExists(selectOne()
+                        .from(newer)
+                        .where(newer.STUDENT_ID.eq(student))
+                        .and(newer.ASSIGNED_AT.gt(PLAN.ASSIGNED_AT))
+                        .and(newer.FROM_DAY.le(PLAN_DAY.PLANNED_FOR)))
+                .fetch(PLAN_DAY.PLANNED_FOR);
     }
 
     private List<PlanHead> whole(List<PlanRecord> plans) {

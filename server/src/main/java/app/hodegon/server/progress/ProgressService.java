@@ -2,6 +2,7 @@ package app.hodegon.server.progress;
 
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Grade;
+import app.hodegon.core.diagnosis.Unexplained;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.practice.Tried;
 import app.hodegon.core.progress.Change;
@@ -121,12 +122,8 @@ class ProgressService {
             Optional<Proposal> proposal) {
 
         Optional<Double> shareDone() {
-            return share(done);
+            return done.flatMap(Done::share);
         }
-    }
-
-    private static Optional<Double> share(Optional<Done> done) {
-        return done.filter(d -> d.plannedReps() > 0).map(d -> (double) d.doneReps() / d.plannedReps());
     }
 
     /** This lesson's first balls against the last lesson's, and what was practised between. */
@@ -205,8 +202,8 @@ class ProgressService {
         List<BetweenView.Sum> practised = practised(then, now, said);
         Optional<Proposal> proposal = then.focus().isEmpty()
                 ? Optional.empty()
-                : Optional.of(
-                        Proposal.of(evidence(coach, then, now, share(done), gates, kept, gained, practised, said)));
+                : Optional.of(Proposal.of(
+                        evidence(coach, then, now, done.flatMap(Done::share), gates, kept, gained, practised, said)));
         return new Since(then, now, plan, done, gates, kept, gained, lost, practised, proposal);
     }
 
@@ -261,6 +258,7 @@ class ProgressService {
                 then.focus().stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY),
                 then.focus().stream().anyMatch(f -> diagnosis.of(f).grade() == Grade.LIKELY),
                 NextPlan.hasNext(then.focus(), diagnosis),
+                diagnosis.unexplained().stream().map(Unexplained::sentence).toList(),
                 NextPlan.instead(then.focus(), diagnosis));
     }
 
