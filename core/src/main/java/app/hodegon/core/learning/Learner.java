@@ -58,13 +58,13 @@ public final class Learner {
      * How a student of whom nothing is known may learn. That so many in a hundred are of each kind is an assumption.
      */
     private enum Kind {
-        ASSUMED(45),
+        ASSUMED(30),
         /** Gets better up to a point well under a gate's asking, and no further. */
-        LEVELS_OFF(20),
+        LEVELS_OFF(25),
         /** Needs many times the reps. */
-        HARDLY(20),
+        HARDLY(25),
         /** Loses most of it one night within weeks, and begins again. */
-        RELAPSES(15);
+        RELAPSES(20);
 
         private final int inAHundred;
 
@@ -96,7 +96,8 @@ public final class Learner {
         double speed = Math.exp(0.6 * random.nextGaussian());
         return new Learner(
                 random,
-                new Skill(start, Math.min(0.97, ceiling), typicalReps * speed * (kind == Kind.HARDLY ? 10 : 1)),
+                Skill.uneven(
+                        start, Math.min(0.97, ceiling), typicalReps * speed * (kind == Kind.HARDLY ? 10 : 1), random),
                 0.2 + 0.5 * random.nextDouble(),
                 kind == Kind.RELAPSES ? 1.0 / 30 : 0);
     }

@@ -2,6 +2,7 @@ package app.hodegon.core.learning;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
+import java.util.Arrays;
 import java.util.Random;
 
 /**
@@ -13,6 +14,7 @@ import java.util.Random;
 public final class Skill {
 
     private static final int RUNGS = Rung.values().length;
+    /** Of what a rung taught so much is there at the first rep of the next one up. */
     private static final double CARRIED_OVER = 0.35;
 
     /** So many reps of one rung in a day count for about two thirds of as many spread out. */
@@ -34,9 +36,22 @@ public final class Skill {
     /** Spread of a chance among those who learn nearly alike. */
     private static final double NEARLY = 0.02;
 
+    /** What a rung asks beside another of the same student spreads: its first chance, and the logarithm of its reps. */
+    private static final double FIRST_CHANCE = 0.06;
+
+    private static final double REPS = 0.5;
+
     private final double start;
     private final double ceiling;
     private final double repsToLearn;
+    private final double carries;
+
+    /** Draws how hard each rung is beside the others; null where all are alike. */
+    private final Random uneven;
+
+    /** By so much harder or easier, in standard deviations; not a number until the rung is looked at. */
+    private final double[][] hard;
+
     private final double[][] reps = new double[Fault.values().length][RUNGS];
     private final double[][] today = new double[Fault.values().length][RUNGS];
 
@@ -46,9 +61,24 @@ public final class Skill {
      * @param repsToLearn spaced reps after which about two thirds of a rung are learned
      */
     public Skill(double start, double ceiling, double repsToLearn) {
+        this(start, ceiling, repsToLearn, CARRIED_OVER, null);
+    }
+
+    private Skill(double start, double ceiling, double repsToLearn, double carries, Random uneven) {
+        this.carries = carries;
         this.start = start;
         this.ceiling = ceiling;
         this.repsToLearn = repsToLearn;
+        this.uneven = uneven;
+        this.hard = uneven == null ? null : new double[reps.length][RUNGS];
+        if (hard != null) for (double[] rungs : hard) Arrays.fill(rungs, Double.NaN);
+    }
+
+    /**
+     * Whose rungs are not all equally hard, and help the next one up more or less: how hard one is shows only when it is worked on.
+     */
+    static Skill uneven(double start, double ceiling, double repsToLearn, Random random) {
+        return new Skill(start, ceiling, repsToLearn, CARRIED_OVER * random.nextDouble(), random);
     }
 
     /** Who has passed this rung has learned it and what lies under it, about three quarters of what can be learned. */
@@ -61,10 +91,14 @@ public final class Skill {
         Skill other = new Skill(
                 start + NEARLY * random.nextGaussian(),
                 Math.min(0.97, ceiling + NEARLY * random.nextGaussian()),
-                repsToLearn * Math.exp(5 * NEARLY * random.nextGaussian()));
+                repsToLearn * Math.exp(5 * NEARLY * random.nextGaussian()),
+                carries,
+                uneven);
         for (int f = 0; f < reps.length; f++) {
             System.arraycopy(reps[f], 0, other.reps[f], 0, RUNGS);
             System.arraycopy(today[f], 0, other.today[f], 0, RUNGS);
+            // What was not worked on yet may be hard for the one and easy for the other.
+            for (int r = 0; hard != null && r < RUNGS; r++) if (reps[f][r] > 0) other.hard[f][r] = hard[f][r];
         }
         return other;
     }
@@ -113,17 +147,27 @@ public final class Skill {
 
     /** How much of what can be learned on a rung is learned, 0 to 1. */
     public double learned(Fault fault, Rung rung) {
-        return 1 - Math.exp(-reps[fault.ordinal()][rung.ordinal()] / repsToLearn);
+        double spaced = reps[fault.ordinal()][rung.ordinal()];
+        if (spaced == 0) return 0;
+        return 1 - Math.exp(-spaced / (repsToLearn * Math.exp(REPS * hard(fault, rung))));
     }
 
     /** Chance of a good rep on an ordinary day, 0 to 1. */
     public double chanceOfGood(Fault fault, Rung rung) {
-        double first = Math.max(0.1, start - HARDER * rung.ordinal() + carriedOver(fault, rung));
+        double first = Math.max(
+                0.1, start - HARDER * rung.ordinal() - FIRST_CHANCE * hard(fault, rung) + carriedOver(fault, rung));
         return Math.max(0.05, Math.min(0.97, first + (ceiling - first) * learned(fault, rung)));
+    }
+
+    private double hard(Fault fault, Rung rung) {
+        if (uneven == null) return 0;
+        double[] rungs = hard[fault.ordinal()];
+        if (Double.isNaN(rungs[rung.ordinal()])) rungs[rung.ordinal()] = uneven.nextGaussian();
+        return rungs[rung.ordinal()];
     }
 
     private double carriedOver(Fault fault, Rung rung) {
         if (rung.ordinal() <= Rung.FEEL.ordinal()) return 0;
-        return CARRIED_OVER * learned(fault, Rung.values()[rung.ordinal() - 1]);
+        return carries * learned(fault, Rung.values()[rung.ordinal() - 1]);
     }
 }

@@ -12,6 +12,7 @@ import app.hodegon.core.plan.Student;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Arrays;
+import java.util.HashSet;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -195,6 +196,7 @@ public final class Forecast {
     private static final class Count {
         private final Map<Step, Integer> through = new LinkedHashMap<>();
         private final Map<Step, LocalDate> half = new LinkedHashMap<>();
+        private final Set<Step> passed = new HashSet<>();
         private final Map<Fault, List<Step>> ladders;
 
         Count(Map<Fault, List<Step>> ladders) {
@@ -203,7 +205,10 @@ public final class Forecast {
 
         void start(List<PlanWalk> students) {
             ladders.forEach((fault, steps) -> {
-                for (int i = 0; i < steps.size(); i++) through.put(steps.get(i), passed(fault, i, students));
+                for (int i = 0; i < steps.size(); i++) {
+                    through.put(steps.get(i), passed(fault, i, students));
+                    if (through.get(steps.get(i)) == STUDENTS) passed.add(steps.get(i));
+                }
             });
         }
 
@@ -211,6 +216,8 @@ public final class Forecast {
             ladders.forEach((fault, steps) -> {
                 for (int i = 0; i < steps.size(); i++) {
                     int before = through.get(steps.get(i));
+                    // Who is through is not asked again, though some of such students would step back.
+                    if (passed.contains(steps.get(i))) continue;
                     int now = passed(fault, i, students);
                     through.put(steps.get(i), now);
                     if (2 * before < STUDENTS && 2 * now >= STUDENTS) half.put(steps.get(i), day);

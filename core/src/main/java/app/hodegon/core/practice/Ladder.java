@@ -8,6 +8,9 @@ import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest.Worked;
 import app.hodegon.core.plan.Student;
+import app.hodegon.core.progress.Better;
+import app.hodegon.core.progress.Comparison;
+import app.hodegon.core.progress.Verdict;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -28,6 +31,11 @@ import java.util.stream.Collectors;
  */
 public record Ladder(Map<StepId, RungState> rungs) {
 
+    /** One rise in ten may be luck: it only decides whether one more plan is worth it. */
+    private static final double RISES = 0.8;
+
+    private static final int ENOUGH_TO_RISE = 4;
+
     /**
      * One rung.
      *
@@ -38,6 +46,28 @@ public record Ladder(Map<StepId, RungState> rungs) {
 
         public CheckSet last() {
             return all.get(all.size() - 1);
+        }
+
+        /** The good reps of the sets from that day on where their later half is better than the earlier one; else none. */
+        public List<Integer> rising(LocalDate from) {
+            List<CheckSet> since =
+                    all.stream().filter(set -> !set.on().isBefore(from)).toList();
+            if (since.size() < ENOUGH_TO_RISE) return List.of();
+            int half = since.size() / 2;
+            Comparison change = Comparison.ofCounts(
+                    count(since.subList(0, half)),
+                    count(since.subList(since.size() - half, since.size())),
+                    Better.HIGHER,
+                    RISES);
+            return change.verdict() == Verdict.BETTER
+                    ? since.stream().map(CheckSet::good).toList()
+                    : List.of();
+        }
+
+        private static Comparison.Count count(List<CheckSet> sets) {
+            return new Comparison.Count(
+                    sets.stream().mapToInt(CheckSet::good).sum(),
+                    sets.stream().mapToInt(CheckSet::of).sum());
         }
 
         /** Sets running, up to the last, that did not have enough good reps for this gate. */

@@ -1,6 +1,12 @@
 package app.hodegon.core.progress;
 
+import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Grade;
+import app.hodegon.core.diagnosis.Unexplained;
 import app.hodegon.core.swing.BallResult;
+import app.hodegon.core.swing.Tally;
+import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -52,6 +58,7 @@ public record Evidence(
      * @param passed how many of them are passed
      * @param ended whether every gate of the way up is passed
      * @param atOnce whether the gates passed fell at their first checks
+     * @param rising good reps of the checks on a gate not passed, in order, where they rise beyond chance; else empty
      * @param before what was done at the lesson before that; empty for the first
      * @param tellsOtherwise whether another drill would tell otherwise and be the main work of most days; asked only where
      *     it matters
@@ -62,10 +69,12 @@ public record Evidence(
             int passed,
             boolean ended,
             boolean atOnce,
+            List<Integer> rising,
             Optional<Proposal.Kind> before,
             BooleanSupplier tellsOtherwise) {
 
         public Work {
+            rising = List.copyOf(rising);
             if (passed < 0 || passed > due) throw new IllegalArgumentException("passed must be 0 to " + due + ".");
         }
     }
@@ -80,6 +89,45 @@ public record Evidence(
      * @param instead what is likely where the first of it is unlikely, each side in sentences; empty without such a conflict
      */
     public record Today(boolean gone, boolean likely, boolean next, List<String> unexplained, List<String> instead) {
+
+        /** From so many balls on, and from this share of them astray on, a swing is not done. */
+        private static final int BALLS = 6;
+
+        private static final double ASTRAY = 0.5;
+
+        /**
+         * @param worked what the last lesson chose, one or two
+         * @param shots the balls that today's diagnosis rests on
+         */
+        public static Today of(List<Fault> worked, Diagnosis now, Tally shots) {
+            return new Today(
+                    worked.stream().allMatch(f -> now.of(f).grade() == Grade.UNLIKELY),
+                    worked.stream().anyMatch(f -> now.of(f).grade() == Grade.LIKELY),
+                    NextPlan.hasNext(worked, now),
+                    unexplained(now, shots),
+                    NextPlan.instead(worked, now));
+        }
+
+        private static List<String> unexplained(Diagnosis now, Tally shots) {
+            if (!now.unexplained().isEmpty()) {
+                return now.unexplained().stream().map(Unexplained::sentence).toList();
+            }
+            if (!now.focus().isEmpty()) return List.of();
+            List<String> astray = new ArrayList<>();
+            for (BallResult.Kind kind : List.of(BallResult.Kind.FLIGHT, BallResult.Kind.STRIKE)) {
+                int of = shots.total(kind);
+                int hits = BallResult.of(kind).stream()
+                        .filter(r ->
+                                Aim.of(r).filter(aim -> aim == Better.LOWER).isPresent())
+                        .mapToInt(shots::of)
+                        .sum();
+                if (of >= BALLS && hits >= ASTRAY * of) {
+                    astray.add("%d of %d balls still %s, and nothing likely explains it."
+                            .formatted(hits, of, kind == BallResult.Kind.FLIGHT ? "go astray" : "are struck badly"));
+                }
+            }
+            return astray;
+        }
 
         public Today {
             unexplained = List.copyOf(unexplained);

@@ -87,9 +87,9 @@ public record Proposal(Kind kind, List<String> because) {
             return label;
         }
 
-        /** Whether it gives what was begun one more chance: a second time running it is not enough. */
+        /** Whether it leaves what was begun one more chance: a second time running it is not enough. */
         boolean waits() {
-            return this == OTHER_FEEDBACK || this == EASIER_FORM || this == GO_ON_AND_MEASURE;
+            return this == OTHER_FEEDBACK || this == EASIER_FORM || this == GO_ON_AND_MEASURE || this == DONE;
         }
 
         /** What taking it does, in a sentence for the coach. */
@@ -119,8 +119,13 @@ public record Proposal(Kind kind, List<String> because) {
         String gates = gates(work);
         boolean onTime = work.passed() > 0 && 2 * work.passed() >= work.due();
         boolean again = work.before().filter(Kind::waits).isPresent();
-        // What is no longer likely may be on its way, and where no gate was due it is too early to tell: once.
-        boolean wait = onTime || !again && (!e.today().likely() || work.due() == 0);
+        // What is no longer likely or does better in its checks may be on its way, and where no gate was due it is too
+        // early to tell: once.
+        boolean wait = onTime
+                || !again
+                        && (!e.today().likely()
+                                || work.due() == 0
+                                || !work.rising().isEmpty());
 
         if (!e.stopped().isEmpty()) {
             return because(
@@ -184,7 +189,11 @@ public record Proposal(Kind kind, List<String> because) {
         }
         boolean measured = e.told().stream().anyMatch(t -> t.kept().isPresent());
         if ((work.share().isPresent() || measured) && wait && !work.ended()) {
-            return because(Kind.GO_ON_AND_MEASURE, practised, gates, "The ball cannot tell yet. " + toMeasure(e));
+            return because(
+                    Kind.GO_ON_AND_MEASURE,
+                    practised,
+                    gates + rising(work),
+                    "The ball cannot tell yet. " + toMeasure(e));
         }
         if (work.share().isPresent() && !wait) {
             if (work.before().filter(Kind::waits).isPresent()) {
@@ -228,6 +237,12 @@ public record Proposal(Kind kind, List<String> because) {
     private static String gates(Work e) {
         if (e.due() == 0) return "No gate was due yet.";
         return e.passed() + " of " + e.due() + (e.due() == 1 ? " gate" : " gates") + " due by now passed.";
+    }
+
+    private static String rising(Work work) {
+        if (work.rising().isEmpty()) return "";
+        return " Its checks rise: "
+                + work.rising().stream().map(String::valueOf).collect(Collectors.joining(", ")) + " of 10.";
     }
 
     private static String practised(Optional<Double> share) {

@@ -96,6 +96,15 @@ final class Bay {
         return new Observations(Map.of(), List.of(), tally(faults, balls));
     }
 
+    /** What a film of a few swings tells, whoever the student is. */
+    List<Reading> film(Map<Fault, Double> faults) {
+        return TELLS.keySet().stream()
+                .sorted()
+                .filter(fault -> TELLS.get(fault).source() == Source.CLIP)
+                .map(fault -> tell(fault, faults.getOrDefault(fault, 0.0)))
+                .toList();
+    }
+
     /** One ball of practice. */
     Ball ball(Map<Fault, Double> faults) {
         return new Ball(Optional.of(draw(Kind.FLIGHT, faults)), Optional.of(draw(Kind.STRIKE, faults)));
@@ -128,12 +137,14 @@ final class Bay {
             readings.add(read(Measure.TRAIL_SHARE, Optional.of(at), share, reads));
         });
         faults.forEach((fault, strength) -> {
-            Tell tell = TELLS.get(fault);
-            if (tell == null) return;
-            double value = tell.sound() + strength * (tell.full() - tell.sound());
-            readings.add(read(tell.measure(), tell.at(), value, tell.source()));
+            if (TELLS.containsKey(fault)) readings.add(tell(fault, strength));
         });
         return readings;
+    }
+
+    private Reading tell(Fault fault, double strength) {
+        Tell tell = TELLS.get(fault);
+        return read(tell.measure(), tell.at(), tell.sound() + strength * (tell.full() - tell.sound()), tell.source());
     }
 
     private Reading read(Measure measure, Optional<Checkpoint> at, double truth, Source source) {

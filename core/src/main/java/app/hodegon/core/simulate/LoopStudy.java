@@ -5,12 +5,10 @@ import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.diagnosis.Look;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.diagnosis.Sign;
-import app.hodegon.core.diagnosis.Unexplained;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
@@ -181,6 +179,7 @@ public final class LoopStudy {
         private final Set<Fault> ever = EnumSet.noneOf(Fault.class);
         private List<Fault> worked = List.of();
         private Map<StepId, LocalDate> likelyOn = Map.of();
+        private LocalDate begun = BEGIN;
         private double shareDone;
         private Optional<Proposal.Kind> done = Optional.empty();
         private boolean lookedAgain;
@@ -283,8 +282,9 @@ public final class LoopStudy {
         }
 
         private Observations look(Map<Fault, Double> showing, LocalDate on) {
-            Tally balls = new Bay(random, Source.SEEN).few(showing, BALLS).shots();
-            return looking(new Observations(Map.of(), List.of(), balls), showing, on);
+            Bay bay = new Bay(random, Source.SEEN);
+            Tally balls = bay.few(showing, BALLS).shots();
+            return looking(new Observations(Map.of(), bay.film(showing), balls), showing, on);
         }
 
         private Observations looking(Observations seen, Map<Fault, Double> showing, LocalDate on) {
@@ -302,7 +302,7 @@ public final class LoopStudy {
                 Map<Sign, Boolean> signs = new EnumMap<>(Sign.class);
                 signs.putAll(now.signs());
                 signs.put(next.get(), eyes.sees(next.get(), showing, random));
-                now = new Observations(signs, List.of(), now.shots());
+                now = new Observations(signs, now.readings(), now.shots());
             }
             return now;
         }
@@ -350,16 +350,16 @@ public final class LoopStudy {
                                     .filter(this::passed)
                                     .allMatch(s ->
                                             ladder().on(s).orElseThrow().all().size() <= 2),
+                            promised.stream()
+                                    .filter(s -> !passed(s))
+                                    .flatMap(s -> ladder().on(s).stream())
+                                    .map(r -> r.rising(begun))
+                                    .filter(r -> !r.isEmpty())
+                                    .findFirst()
+                                    .orElse(List.of()),
                             done,
                             () -> Refit.couldTellOtherwise(request(worked, diagnosis, on), library)),
-                    new Evidence.Today(
-                            worked.stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY),
-                            worked.stream().anyMatch(f -> diagnosis.of(f).grade() == Grade.LIKELY),
-                            NextPlan.hasNext(worked, diagnosis),
-                            diagnosis.unexplained().stream()
-                                    .map(Unexplained::sentence)
-                                    .toList(),
-                            NextPlan.instead(worked, diagnosis)),
+                    Evidence.Today.of(worked, diagnosis, seen.shots()),
                     List.of(),
                     List.of());
             return Proposal.of(evidence).kind();
@@ -400,6 +400,7 @@ public final class LoopStudy {
                     library,
                     new Forecast.History(sessions, ladder(), request.from(), planned),
                     Optional.empty());
+            begun = request.from();
             promised = new ArrayList<>();
             likelyOn = new HashMap<>();
             outlooks.forEach((step, outlook) -> {

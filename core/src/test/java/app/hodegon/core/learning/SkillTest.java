@@ -1,10 +1,13 @@
 package app.hodegon.core.learning;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
 import java.util.Random;
+import java.util.function.Function;
+import java.util.stream.IntStream;
 import org.junit.jupiter.api.Test;
 
 /** The assumptions of the learner, each by itself. */
@@ -59,6 +62,46 @@ class SkillTest {
         // Without the spread of form 8 of 10 at 0.9 is 0.930 (any table of the binomial).
         assertThat(gate.at(0.9)).isBetween(0.8, 0.93);
         assertThat(gate.at(0.35)).isLessThan(0.05);
+    }
+
+    /** Chance of a good rep after a month on one rung, of so many students, sorted. */
+    private static double[] month(Function<Random, Learner> drawn) {
+        Random random = new Random(11);
+        return IntStream.range(0, 400)
+                .mapToDouble(i -> {
+                    Learner learner = drawn.apply(random);
+                    double chance = 0;
+                    for (int day = 0; day < 28; day++) {
+                        learner.wakeUp();
+                        learner.learn(Fault.SWAY, Rung.FEEL, 20, Circumstances.plain(true));
+                        chance += day < 14 ? 0 : learner.chanceOfGood(Fault.SWAY, Rung.FEEL) / 14;
+                    }
+                    return chance;
+                })
+                .sorted()
+                .toArray();
+    }
+
+    @Test
+    void ofAnybodyMoreStandStillThanOfTheAssumed() {
+        double[] assumed = month(random -> Learner.draw(44, random));
+        double[] anybody = month(random -> Learner.anybody(44, random));
+        assertThat(assumed[20]).as("nearly all of the assumed learn").isGreaterThan(0.7);
+        assertThat(anybody[100]).as("a quarter of anybody do not").isLessThan(0.65);
+        assertThat(anybody[300]).as("and the best do as well").isGreaterThan(0.8);
+    }
+
+    @Test
+    void whoLearnsNearlyAlikeStandsWhereTheOtherDoes() {
+        Learner one = Learner.anybody(44, new Random(5));
+        for (int day = 0; day < 10; day++) {
+            one.wakeUp();
+            one.learn(Fault.SWAY, Rung.FEEL, 20, Circumstances.plain(true));
+        }
+        Learner other = one.alike();
+        assertThat(other.chanceOfGood(Fault.SWAY, Rung.FEEL))
+                .isCloseTo(one.chanceOfGood(Fault.SWAY, Rung.FEEL), within(0.12))
+                .isNotEqualTo(one.chanceOfGood(Fault.SWAY, Rung.FEEL));
     }
 
     @Test

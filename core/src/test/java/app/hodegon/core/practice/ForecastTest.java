@@ -78,7 +78,8 @@ class ForecastTest {
     private static Map<Rung, Outlook> outlooks(List<PracticeSession> practice) {
         List<CheckSet> checks =
                 practice.stream().flatMap(s -> s.checks().stream()).toList();
-        History history = new History(practice, Ladder.of(checks, Gates.STANDARD), FROM.plusDays(practice.size()));
+        History history =
+                new History(practice, Ladder.of(checks, Gates.STANDARD), FROM.plusDays(practice.size()), List.of());
         return Forecast.of(PLAN, STUDENT, DrillLibrary.standard(), history, Optional.empty()).entrySet().stream()
                 .collect(Collectors.toMap(e -> e.getKey().rung(), Map.Entry::getValue));
     }

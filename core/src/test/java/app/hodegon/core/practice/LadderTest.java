@@ -63,6 +63,26 @@ class LadderTest {
         assertThat(feel.counting()).hasSize(2);
     }
 
+    private List<Integer> rising(LocalDate from, int... good) {
+        sets.clear();
+        done(Fault.SWAY, Rung.FEEL, good);
+        return Ladder.of(sets, Gates.STANDARD)
+                .on(new StepId(Fault.SWAY, Rung.FEEL))
+                .orElseThrow()
+                .rising(from);
+    }
+
+    @Test
+    void checksRiseOnlyBeyondChance() {
+        assertThat(rising(DAY, 3, 4, 6, 7)).containsExactly(3, 4, 6, 7);
+        assertThat(rising(DAY, 5, 6, 6, 6)).as("by chance").isEmpty();
+        assertThat(rising(DAY, 7, 6, 4, 3)).as("falls").isEmpty();
+        assertThat(rising(DAY, 2, 7)).as("two tell nothing").isEmpty();
+        assertThat(rising(DAY.plusDays(2), 1, 1, 6, 6, 7, 6))
+                .as("what lies before does not count")
+                .isEmpty();
+    }
+
     @Test
     void aRungThatIsNotPassedIsNotOpenedAgain() {
         done(Fault.SWAY, Rung.FEEL, 7);

@@ -167,15 +167,15 @@ class PlanWalkTest {
     }
 
     @Test
-    void aCopyGoesItsOwnWay() {
+    void whoLearnsNearlyAlikeGoesItsOwnWay() {
         PlanWalk student = walk(60, 4);
         student.stand(Ladder.of(List.of(set(0, Rung.FEEL, 8), set(1, Rung.FEEL, 9)), Gates.STANDARD));
-        PlanWalk copy = student.copy();
-        assertThat(copy.passed(Fault.SWAY)).isEqualTo(1);
+        PlanWalk other = student.alike();
+        assertThat(other.passed(Fault.SWAY)).isEqualTo(1);
         double before = student.learner().chanceOfGood(Fault.SWAY, Rung.REHEARSE);
-        for (int d = 2; d < 30; d++) copy.walk(day(d, Place.HOME, Kind.MAIN, Fault.SWAY));
+        for (int d = 2; d < 30; d++) other.walk(day(d, Place.HOME, Kind.MAIN, Fault.SWAY));
         assertThat(student.learner().chanceOfGood(Fault.SWAY, Rung.REHEARSE)).isEqualTo(before);
-        assertThat(copy.learner().chanceOfGood(Fault.SWAY, Rung.REHEARSE)).isGreaterThan(before);
+        assertThat(other.learner().chanceOfGood(Fault.SWAY, Rung.REHEARSE)).isGreaterThan(before);
     }
 
     @Test

@@ -25,6 +25,7 @@ import app.hodegon.core.swing.Handedness;
 import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
+import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -158,7 +159,10 @@ class NextPlanFitTest {
     @Test
     void onlyLookingAndMeasuringLeadToNoPlan() {
         for (Kind kind : Kind.values()) {
-            assertThat(NextPlan.follows(kind)).as(kind.id()).isEqualTo(kind != Kind.LOOK_AGAIN && kind != Kind.MEASURE);
+            assertThat(NextPlan.follows(kind))
+                    .as(kind.id())
+                    .isEqualTo(!EnumSet.of(Kind.LOOK_AGAIN, Kind.LOOK_FURTHER, Kind.MEASURE)
+                            .contains(kind));
         }
     }
 }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Diagnosis;
+import app.hodegon.core.diagnosis.Diagnosis.Finding;
 import app.hodegon.core.diagnosis.Diagnostician;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
@@ -67,6 +68,20 @@ class NextPlanTest {
         assertThat(NextPlan.focus(Kind.TODAY, List.of(Fault.SWAY), spin, false)).isEqualTo(spin.focus());
         assertThat(NextPlan.instead(spin.focus(), spin))
                 .as("what is worked on is likely")
+                .isEmpty();
+    }
+
+    @Test
+    void whatIsOnlyPossibleGivesWayToWhatBringsItAboutAndToNothingElse() {
+        Finding late = new Finding(Fault.LATE_RECENTRE, 0.4, Grade.POSSIBLE, List.of(), List.of());
+        Finding sway = new Finding(Fault.SWAY, 0.9, Grade.LIKELY, List.of(), List.of());
+        Finding toes = new Finding(Fault.TOE_FALL, 0.4, Grade.POSSIBLE, List.of(), List.of());
+        Diagnosis now = new Diagnosis(
+                List.of(sway, late, toes), List.of(), List.of(Fault.SWAY), List.of(), List.of(), List.of());
+        assertThat(NextPlan.instead(List.of(Fault.LATE_RECENTRE), now))
+                .containsExactly("Worked on: late recentring, 40 %.", "Likely today: sway, 90 %.");
+        assertThat(NextPlan.instead(List.of(Fault.TOE_FALL), now))
+                .as("sway does not bring it about")
                 .isEmpty();
     }
 

@@ -17,10 +17,10 @@ import org.junit.jupiter.params.provider.CsvSource;
 /** One case for each rule, and for its edges; the first rule that holds decides. */
 class ProposalTest {
 
-    private static final Today THERE = new Today(false, true, false, List.of());
-    private static final Today MAYBE = new Today(false, false, false, List.of());
-    private static final Today GONE = new Today(true, false, false, List.of());
-    private static final Today GONE_NEXT = new Today(true, false, true, List.of());
+    private static final Today THERE = new Today(false, true, false, List.of(), List.of());
+    private static final Today MAYBE = new Today(false, false, false, List.of(), List.of());
+    private static final Today GONE = new Today(true, false, false, List.of(), List.of());
+    private static final Today GONE_NEXT = new Today(true, false, true, List.of(), List.of());
 
     private static Work work(Double share, int due, int passed, boolean ended) {
         return work(share, due, passed, ended, null, true);
@@ -28,7 +28,14 @@ class ProposalTest {
 
     private static Work work(Double share, int due, int passed, boolean ended, Kind before, boolean other) {
         return new Work(
-                Optional.ofNullable(share), due, passed, ended, false, Optional.ofNullable(before), () -> other);
+                Optional.ofNullable(share),
+                due,
+                passed,
+                ended,
+                false,
+                List.of(),
+                Optional.ofNullable(before),
+                () -> other);
     }
 
     private static List<Told> slice(Verdict gain, Verdict kept) {
@@ -49,7 +56,7 @@ class ProposalTest {
                 slice(null, Verdict.WORSE),
                 List.of("shank"),
                 work(1.0, 2, 2, true),
-                new Today(true, false, true, List.of("Likely today: early spin.")),
+                new Today(true, false, true, List.of(), List.of("Likely today: early spin.")),
                 List.of("Disc turn"),
                 List.of());
         assertThat(Proposal.of(hurt).kind()).isEqualTo(Kind.STOP_AND_REFER);
@@ -59,7 +66,8 @@ class ProposalTest {
     @Test
     void whatIsLikelyTodayComesBeforeWhatWasBegun() {
         List<String> sides = List.of("Worked on: sway, 6 %.", "Likely today: early spin, 90 %.");
-        Proposal proposal = of(slice(null, Verdict.WORSE), work(0.9, 2, 0, false), new Today(true, false, true, sides));
+        Proposal proposal =
+                of(slice(null, Verdict.WORSE), work(0.9, 2, 0, false), new Today(true, false, true, List.of(), sides));
         assertThat(proposal.kind()).isEqualTo(Kind.TODAY);
         assertThat(proposal.because()).as("side by side").isEqualTo(sides);
     }
@@ -89,9 +97,21 @@ class ProposalTest {
     }
 
     @Test
+    void goneWithABallThatIsNotIsNoReasonToPlayOn() {
+        List<String> slices = List.of("8 of 10 balls slice, and nothing likely explains it.");
+        Today stillSlices = new Today(true, false, false, slices, List.of());
+        Proposal proposal = of(slice(null, Verdict.CANNOT_TELL), work(0.9, 2, 2, true), stillSlices);
+        assertThat(proposal.kind()).isEqualTo(Kind.LOOK_FURTHER);
+        assertThat(proposal.because()).containsAll(slices);
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.9, 2, 2, true), new Today(true, false, true, slices, List.of())))
+                .as("there is a next one")
+                .isEqualTo(Kind.ADVANCE);
+    }
+
+    @Test
     void betterAndKeptGoesOnAndAdvancesOnlyToAnotherFault() {
         assertThat(kind(Verdict.BETTER, work(0.8, 3, 1, false), THERE)).isEqualTo(Kind.GO_ON);
-        assertThat(kind(Verdict.BETTER, work(0.3, 3, 3, true), new Today(false, true, true, List.of())))
+        assertThat(kind(Verdict.BETTER, work(0.3, 3, 3, true), new Today(false, true, true, List.of(), List.of())))
                 .isEqualTo(Kind.ADVANCE);
         assertThat(kind(Verdict.BETTER, work(0.9, 3, 3, true), MAYBE))
                 .as("nothing to advance to")
@@ -100,7 +120,7 @@ class ProposalTest {
 
     @Test
     void gatesThatFallAtOnceWhileTheFaultStaysAreDoubted() {
-        Work atOnce = new Work(Optional.of(0.9), 3, 3, true, true, Optional.empty(), () -> true);
+        Work atOnce = new Work(Optional.of(0.9), 3, 3, true, true, List.of(), Optional.empty(), () -> true);
         assertThat(kind(Verdict.CANNOT_TELL, atOnce, THERE)).isEqualTo(Kind.LOOK_AGAIN);
         assertThat(kind(Verdict.NO_CHANGE, atOnce, THERE)).isEqualTo(Kind.LOOK_AGAIN);
         assertThat(kind(Verdict.CANNOT_TELL, atOnce, MAYBE)).isEqualTo(Kind.MEASURE);
@@ -129,6 +149,27 @@ class ProposalTest {
         }
         assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false, Kind.GO_ON, true), THERE))
                 .isEqualTo(Kind.OTHER_FEEDBACK);
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false, Kind.DONE, true), THERE))
+                .as("done, and here again")
+                .isEqualTo(Kind.LOOK_AGAIN);
+    }
+
+    @Test
+    void checksThatRiseAreGivenOneMorePlan() {
+        Work rises = new Work(Optional.of(0.9), 2, 0, false, false, List.of(3, 4, 6, 7), Optional.empty(), () -> true);
+        Proposal proposal = of(slice(null, Verdict.CANNOT_TELL), rises, THERE);
+        assertThat(proposal.kind()).isEqualTo(Kind.GO_ON_AND_MEASURE);
+        assertThat(proposal.because()).contains("0 of 2 gates due by now passed. Its checks rise: 3, 4, 6, 7 of 10.");
+        Work again = new Work(
+                Optional.of(0.9),
+                2,
+                0,
+                false,
+                false,
+                List.of(5, 6, 6, 7),
+                Optional.of(Kind.GO_ON_AND_MEASURE),
+                () -> true);
+        assertThat(kind(Verdict.CANNOT_TELL, again, THERE)).as("once").isEqualTo(Kind.LOOK_AGAIN);
     }
 
     @Test

@@ -43,7 +43,8 @@ class ProposalStudyTest {
             Evidence evidence = new Evidence(
                     Evidence.told(kept, List.of(), c -> c.subject().toString()),
                     Evidence.fresh(kept).stream().map(BallResult::label).toList(),
-                    new Evidence.Work(Optional.of(shareDone), 2, passed, false, false, Optional.empty(), () -> true),
+                    new Evidence.Work(
+                            Optional.of(shareDone), 2, passed, false, false, List.of(), Optional.empty(), () -> true),
                     new Evidence.Today(false, true, false, List.of(), List.of()),
                     List.of(),
                     List.of());

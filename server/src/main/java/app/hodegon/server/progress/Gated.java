@@ -39,6 +39,12 @@ record Gated(PromisedGate step, Optional<RungState> state) {
         return state.filter(s -> s.all().size() <= FIRST_CHECKS).isPresent();
     }
 
+    /** The good reps of its checks since a lesson, where it is not passed and they rise; else nothing. */
+    List<Integer> rising(LocalDate lesson) {
+        if (passed()) return List.of();
+        return state.map(s -> s.rising(lesson.plusDays(1))).orElse(List.of());
+    }
+
     /** Half of such students would have passed it by that day, or it is passed. */
     boolean due(LocalDate day) {
         return passed() || step.likelyOn() != null && !step.likelyOn().isAfter(day);

@@ -1,8 +1,6 @@
 package app.hodegon.server.progress;
 
 import app.hodegon.core.diagnosis.Diagnosis;
-import app.hodegon.core.diagnosis.Grade;
-import app.hodegon.core.diagnosis.Unexplained;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.practice.Tried;
 import app.hodegon.core.progress.Change;
@@ -11,7 +9,6 @@ import app.hodegon.core.progress.Changes.Moment;
 import app.hodegon.core.progress.Concern;
 import app.hodegon.core.progress.Evidence;
 import app.hodegon.core.progress.Evidence.Told;
-import app.hodegon.core.progress.NextPlan;
 import app.hodegon.core.progress.Proposal;
 import app.hodegon.core.progress.Verdict;
 import app.hodegon.core.swing.BallResult;
@@ -239,6 +236,11 @@ class ProgressService {
                         (int) due.stream().filter(Gated::passed).count(),
                         Gated.allPassed(gates),
                         gates.stream().filter(Gated::passed).allMatch(Gated::atOnce),
+                        gates.stream()
+                                .map(g -> g.rising(then.heldOn()))
+                                .filter(r -> !r.isEmpty())
+                                .findFirst()
+                                .orElse(List.of()),
                         answers.of(then.id()).flatMap(AnswerView::kind),
                         () -> drafts.couldTellOtherwise(
                                 now, then.focus(), now.heldOn().plusDays(USUAL_DAYS))),
@@ -254,12 +256,7 @@ class ProgressService {
     /** What is seen today says of what was worked on. */
     private Evidence.Today today(Account coach, StoredLesson then, StoredLesson now) {
         Diagnosis diagnosis = lessons.diagnose(now, students.ofCoach(coach, now.studentId()));
-        return new Evidence.Today(
-                then.focus().stream().allMatch(f -> diagnosis.of(f).grade() == Grade.UNLIKELY),
-                then.focus().stream().anyMatch(f -> diagnosis.of(f).grade() == Grade.LIKELY),
-                NextPlan.hasNext(then.focus(), diagnosis),
-                diagnosis.unexplained().stream().map(Unexplained::sentence).toList(),
-                NextPlan.instead(then.focus(), diagnosis));
+        return Evidence.Today.of(then.focus(), diagnosis, now.before().shots());
     }
 
     private List<String> stopped(UUID student) {
