@@ -356,6 +356,39 @@ describe("what the lesson says", () => {
     expect(lastEntry().before.shots.flight).toEqual({ slice: 1 });
   });
 
+  it("names balls that nothing likely explains, with what holds each fault back", async () => {
+    calls = serve({
+      "GET /api/lessons/l1": {
+        ...LESSON,
+        diagnosis: {
+          ...LESSON.diagnosis,
+          unexplained: [
+            {
+              kind: "flight",
+              result: "slice",
+              hits: 9,
+              of: 10,
+              against: [
+                { fault: "over-the-top", probability: 0.46, text: "Not seen: hips first" },
+                { fault: "sway", probability: 0.1 },
+              ],
+            },
+          ],
+        },
+      },
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "GET /api/lessons/l1/decisions": [],
+    });
+    await open();
+    const balls = await screen.findByRole("region", { name: "Not explained: slice" });
+    expect(balls.textContent).toContain("9 of 10 slice, and nothing likely explains it.");
+    const faults = within(balls).getAllByRole("listitem");
+    expect(faults.map((f) => f.textContent)).toEqual([
+      "Over the top, 46 %Held back most by: Not seen: hips first",
+      "Sway, 10 %Nothing was answered against it.",
+    ]);
+  });
+
   it("keeps every decision on record beside what is entered now", async () => {
     calls = serve({
       "GET /api/lessons/l1": { ...LESSON, focus: ["sway"] },

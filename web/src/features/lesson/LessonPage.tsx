@@ -29,6 +29,7 @@ import { TallyKeys } from "./TallyKeys";
 import { TriedPanel } from "./TriedPanel";
 import { ShotsPanel } from "../shots/ShotsPanel";
 import { PlateView } from "../plate/PlateView";
+import { UnexplainedBalls } from "./UnexplainedBalls";
 import { useLessonEntry } from "./useLessonEntry";
 import { WhyPanel } from "./WhyPanel";
 import { Title } from "@/ui/Title";
@@ -299,6 +300,7 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           <DecisionRecord lesson={lesson} catalogue={catalogue} />
           <Ranking diagnosis={lesson.diagnosis} catalogue={catalogue} />
           <NextLooks diagnosis={lesson.diagnosis} catalogue={catalogue} entry={entry} change={change} />
+          <UnexplainedBalls diagnosis={lesson.diagnosis} catalogue={catalogue} />
           <div className="grid gap-2">
             {lesson.diagnosis.notes.map((note) => (
               <Note key={note} tone={note.startsWith("Sore") ? "alert" : "plain"}>

@@ -118,9 +118,27 @@ describe("switching evidence off", () => {
       measures: [],
       shots: { flight: {} },
     });
+    expect(asked.history).toEqual([]);
     const all = without(LESSON, entry, new Set());
     expect(all.signs).toEqual(entry.signs);
     expect(all.measures).toEqual(entry.before.readings);
     expect(all.shots).toEqual(entry.before.shots);
+  });
+
+  it("takes what earlier lessons leave for one piece that can be switched off", () => {
+    const before = { on: "2026-11-17", signs: { "little-hip-turn": "yes" }, worked: ["sway"], practised: 0.8 };
+    const lesson = { ...LESSON, history: [before] };
+    expect(pieces(lesson, entry, CATALOGUE)[0]).toEqual({
+      key: "history",
+      label: "The lesson before",
+      tells: true,
+    });
+    expect(without(lesson, entry, new Set(["little-hip-turn"]))).toMatchObject({
+      on: "2026-12-01",
+      history: [before],
+    });
+    expect(without(lesson, entry, new Set(["history"])).history).toEqual([]);
+    const three = { ...LESSON, history: [before, before, before] };
+    expect(pieces(three, entry, CATALOGUE)[0]!.label).toBe("The 3 lessons before");
   });
 });

@@ -28,11 +28,24 @@ function readingsBefore(lesson: Lesson, entry: LessonEntry): Wire["ReadingEntry"
   return [...measured, ...entry.before.readings.filter((r) => !known.has(readingKey(r)))];
 }
 
-/** Everything known before the first cue, in the order of the page. */
+/** What earlier lessons leave to be believed, as one piece. */
+const HISTORY = "history";
+
+/** Everything known before the first cue, in the order of the page; what earlier lessons leave stands first. */
 export function pieces(lesson: Lesson, entry: LessonEntry, catalogue: Catalogue): Piece[] {
   const judged = judgedBy(lesson.diagnosis.faults);
   const where = (at?: string | null) => catalogue.checkpoints.find((c) => c.id === at)?.brief.toLowerCase();
+  const earlier = lesson.history.length;
   return [
+    ...(earlier > 0
+      ? [
+          {
+            key: HISTORY,
+            label: earlier === 1 ? "The lesson before" : `The ${earlier} lessons before`,
+            tells: true,
+          },
+        ]
+      : []),
     ...KINDS.filter((k) => total(entry.before.shots[k.id]) > 0).map((k) => ({
       key: k.id as string,
       label: `${k.label}: ${Object.entries(entry.before.shots[k.id] ?? {})
@@ -75,5 +88,7 @@ export function without(
     shots: Object.fromEntries(
       KINDS.map((k) => [k.id, off.has(k.id) ? {} : (entry.before.shots[k.id] ?? {})]),
     ) as Wire["ShotsEntry"],
+    on: lesson.heldOn,
+    history: off.has(HISTORY) ? [] : lesson.history,
   };
 }
