@@ -6,6 +6,7 @@ import type { Catalogue, Lesson, Wire } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { shortDay } from "@/calendar/dates";
 import { Failed } from "@/ui/Notice";
+import { InviteSheet } from "../student/InviteSheet";
 import { AnswerForm } from "../practice/AnswerForm";
 import { signGate } from "../practice/signGate";
 import { type Eased, MakeSmaller } from "./SmallerPlan";
@@ -20,7 +21,10 @@ export const KIND: Record<string, string> = {
   strike: "Strike",
   noticed: "Feels it otherwise",
   absent: "No practice",
+  "not-invited": "Not invited",
+  "not-opened": "Not opened",
   "gate-waits": "Gate waits",
+  "ball-missing": "A ball missing",
   "plan-over": "Plan ended",
   note: "Note",
   film: "Film",
@@ -160,8 +164,12 @@ function Action({
     case "strike":
     case "noticed":
       return <ButtonLink to={`/students/${entry.studentId}#practice`}>Look at the practice</ButtonLink>;
+    case "not-invited":
+    case "not-opened":
+      return <InviteSheet studentId={entry.studentId} name={entry.student} />;
     case "lost":
     case "stuck":
+    case "ball-missing":
       return entry.lessonId ? (
         <ButtonLink to={`/lessons/${entry.lessonId}/plan`}>
           {entry.kind === "stuck" ? "Swap the drill" : "Look at the plan"}

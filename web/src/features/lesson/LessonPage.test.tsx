@@ -15,6 +15,7 @@ const PROGRESS: Progress = {
     { fault: "sway", rung: "feel", drill: "disc-turn", chance: 0.8, standing: "passed", checks: [8, 9] },
   ],
   between: [],
+  signs: [],
   notes: [],
   changes: [
     {
@@ -303,6 +304,34 @@ describe("what the lesson says", () => {
     expect(view()?.textContent, "there is none before the first").toBe("Before");
     fireEvent.keyDown(document.body, { key: "." });
     await waitFor(() => expect(view()?.textContent).toBe("Since last time"));
+  });
+
+  it("shows the whole work and the signs then and now", async () => {
+    const [, slice] = PROGRESS.changes;
+    calls = serve({
+      "GET /api/lessons/l1": LESSON,
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "GET /api/lessons/l1/decisions": [],
+      "GET /api/lessons/l1/progress": {
+        ...PROGRESS,
+        signs: [{ sign: "little-hip-turn", then: false, now: true }],
+        whole: {
+          since: "2026-10-06",
+          lesson: "l9",
+          changes: [{ ...slice!, then: "9 of 10" }],
+          signs: [
+            { sign: "pelvis-drifts-back", then: true, now: false },
+            { sign: "hips-open-at-address", then: true, now: true },
+          ],
+        },
+      },
+    });
+    await open("/lessons/l1?view=since");
+    const whole = await screen.findByRole("region", { name: "The whole work, since Tuesday 6 October" });
+    expect(whole.textContent).toContain("slice9 of 10, now 1 of 10better");
+    expect(whole.textContent).toContain("No longer seenPelvis slides awayStill thereHips open");
+    const last = screen.getByRole("region", { name: "Since last time" });
+    expect(last.textContent).toContain("NewHips hardly turn");
   });
 
   it("tells better from cannot tell, and does not blame what was not practised", async () => {

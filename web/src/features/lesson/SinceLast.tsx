@@ -9,6 +9,8 @@ import { ThenAndNow } from "../clip/lazily";
 import { ThenAndNowGolfer } from "../golfer/lazily";
 import { ChangesTable } from "../progress/ChangesTable";
 import { ProposalPanel } from "../progress/ProposalPanel";
+import { SignsThenAndNow } from "../progress/SignsThenAndNow";
+import { WholeWork } from "../progress/WholeWork";
 import { Wide } from "@/ui/Wide";
 
 /** How the next lesson opens: what was promised, what was done, what was kept, and what to do with it. */
@@ -26,7 +28,8 @@ export function SinceLast({
   const progress = useQuery(queries.progress(lessonId));
   if (progress.isPending) return <Loading />;
   if (progress.isError) return <Failed error={progress.error} again={() => progress.refetch()} />;
-  const { since, sinceLesson, worked, done, promised, changes, between, notes, proposal } = progress.data;
+  const { since, sinceLesson, worked, done, promised, changes, signs, whole, between, notes, proposal } =
+    progress.data;
   if (!since)
     return <p className="text-soft">No earlier lesson was measured: there is nothing to compare with yet.</p>;
   const faults = worked.map((id) => catalogue.faults.find((f) => f.id === id)?.label ?? id);
@@ -73,7 +76,12 @@ export function SinceLast({
             hand={lesson.handedness as Hand}
             catalogue={catalogue}
           />
-          <ChangesTable changes={changes} />
+          {whole && <WholeWork whole={whole} catalogue={catalogue} />}
+          <section aria-labelledby="since-last" className="grid gap-1">
+            <h2 id="since-last">Since last time</h2>
+            <ChangesTable changes={changes} />
+            <SignsThenAndNow signs={signs} catalogue={catalogue} />
+          </section>
         </>
       )}
       <div className="flex flex-wrap gap-x-12 gap-y-4">

@@ -126,7 +126,12 @@ describe("switching evidence off", () => {
   });
 
   it("takes what earlier lessons leave for one piece that can be switched off", () => {
-    const before = { on: "2026-11-17", signs: { "little-hip-turn": "yes" }, worked: ["sway"], practised: 0.8 };
+    const before = {
+      on: "2026-11-17",
+      signs: { "little-hip-turn": "yes" },
+      worked: ["sway"],
+      practised: 0.8,
+    };
     const lesson = { ...LESSON, history: [before] };
     expect(pieces(lesson, entry, CATALOGUE)[0]).toEqual({
       key: "history",

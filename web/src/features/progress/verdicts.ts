@@ -16,12 +16,16 @@ export const verdictSaid = (comparison: Comparison) => VERDICT[comparison.verdic
 
 export const told = (comparison: Comparison) => comparison.verdict !== "cannot-tell";
 
-/** What concerns the work first, then what can be told. */
+/** How far a difference lies from none, in widths of its interval. */
+const size = ({ comparison: { difference, low, high } }: Change) => Math.abs(difference) / (high - low || 1);
+
+/** What concerns the work first, then what can be told, of these the largest. */
 export function inOrder(changes: Change[]): Change[] {
   return [...changes].sort(
     (a, b) =>
       Number(b.concerns) - Number(a.concerns) ||
-      ORDER.indexOf(a.comparison.verdict) - ORDER.indexOf(b.comparison.verdict),
+      ORDER.indexOf(a.comparison.verdict) - ORDER.indexOf(b.comparison.verdict) ||
+      size(b) - size(a),
   );
 }
 

@@ -93,6 +93,19 @@ function ReportSheet({ report, children }: { report: Report; children: ReactNode
         <h1>{report.student}</h1>
         <p>How it goes, {report.day}</p>
       </header>
+      {report.whole && (
+        <section>
+          <h2>Since {report.whole.since}, when this work began</h2>
+          <ul>
+            {report.whole.changes.map((change) => (
+              <li key={change.name}>
+                <strong>{change.name}.</strong> {change.said}
+              </li>
+            ))}
+          </ul>
+          {report.whole.gone && <p>{report.whole.gone}</p>}
+        </section>
+      )}
       {report.faults.length > 0 && (
         <section>
           <h2>What we work on</h2>

@@ -42,6 +42,7 @@ const PROGRESS: Progress = {
     change("flight:slice", "slice", "cannot-tell"),
     change("drift", "pelvis travel", "better"),
   ],
+  signs: [],
   between: [],
   notes: [],
 };
@@ -80,13 +81,31 @@ describe("a report", () => {
     expect(quiet.rest).toBe("Nothing that was measured changed by more than chance.");
   });
 
+  it("begins with the whole work, and what is no longer seen", () => {
+    const whole = {
+      since: "2026-10-06",
+      lesson: "l9",
+      changes: [change("flight:slice", "slice", "better")],
+      signs: [
+        { sign: "pelvis-drifts-back", then: true, now: false },
+        { sign: "little-hip-turn", then: true, now: true },
+      ],
+    };
+    expect(reportOf(LESSON, { ...PROGRESS, whole }, plan, THREAD, CATALOGUE).whole).toEqual({
+      since: "Tuesday 6 October",
+      changes: [{ name: "Slice", said: "6 of 10, now 1 of 10: better." }],
+      gone: "No longer seen: Pelvis slides away.",
+    });
+    expect(report.whole).toBeUndefined();
+  });
+
   it("ends its thread with this lesson", () => {
     expect(report.thread?.thread.knots.map((k) => k.lessonId)).toEqual(["l0", "l1"]);
   });
 
   it("has no word on a next plan where there is none", () => {
     expect(reportOf(LESSON, PROGRESS, undefined, THREAD, CATALOGUE).next).toBeUndefined();
-    const first = { worked: [], promised: [], changes: [], between: [], notes: [] };
+    const first = { worked: [], promised: [], changes: [], signs: [], between: [], notes: [] };
     const { practised, rest } = reportOf(
       LESSON,
       first,
@@ -99,7 +118,7 @@ describe("a report", () => {
   });
 
   it("is not the first where a lesson before it was not measured, and names what is stopped", () => {
-    const unmeasured = { worked: [], promised: [], changes: [], between: [], notes: [] };
+    const unmeasured = { worked: [], promised: [], changes: [], signs: [], between: [], notes: [] };
     const done = { plannedDays: 4, doneDays: 2, plannedReps: 100, doneReps: 40 };
     const knots = THREAD.knots.map((k) => ({ ...k, done }));
     const stopped = [{ drill: "disc-turn", since: "2026-11-18" }];

@@ -27,6 +27,12 @@ export function reportDocument(report: Report, films: OnPaper[] = []): TDocument
           { text: `How it goes, ${report.day}`, alignment: "right", margin: [0, 7, 0, 0] },
         ],
       },
+      ...part(report.whole ? `Since ${report.whole.since}, when this work began` : "", [
+        ...(report.whole?.changes ?? []).map((c) => ({
+          text: [{ text: `${c.name}. `, bold: true }, c.said],
+        })),
+        ...(report.whole?.gone ? [report.whole.gone] : []),
+      ]),
       ...part(
         "What we work on",
         report.faults.map((f) => ({ text: [{ text: `${f.name}. `, bold: true }, f.what] })),

@@ -2,7 +2,8 @@ import type { Catalogue, Drill, Hand, Lesson, PlanBlock, Progress, StoredPlan, T
 import { longDay } from "@/calendar/dates";
 import { sheetOf } from "../plan/sheetShape";
 import { mostTold, type Series } from "../progress/threadShape";
-import { inOrder, told } from "../progress/verdicts";
+import { bySign } from "../progress/SignsThenAndNow";
+import { inOrder, told, verdictSaid } from "../progress/verdicts";
 import { type Look, lookOf } from "../golfer/looks";
 
 export type Report = {
@@ -14,6 +15,8 @@ export type Report = {
   faults: { name: string; what: string }[];
   practised: string;
   passed: string[];
+  /** From the first lesson of the work to today; where that was not the last one. */
+  whole?: { since: string; changes: { name: string; said: string }[]; gone?: string };
   /** What changed and can be told, what concerns the work first. */
   changes: { name: string; said: string }[];
   /** Said where more was measured than is listed. */
@@ -55,6 +58,7 @@ export function reportOf(
     passed: progress.promised
       .filter((p) => p.standing === "passed")
       .map((p) => `${rungOf(catalogue, p.rung)}: ${catalogue.drills[p.drill]?.name ?? p.drill}`),
+    whole: progress.whole && whole(progress.whole, catalogue),
     changes: telling(progress.changes, series?.id),
     rest: restOf(progress.changes, series?.id),
     thread:
@@ -63,6 +67,23 @@ export function reportOf(
         : undefined,
     next: plan && plan.plan.days.length > 0 ? next(lesson, plan, catalogue) : undefined,
     cautions: plan?.plan.cautions ?? [],
+  };
+}
+
+function whole(
+  { since, changes, signs }: NonNullable<Progress["whole"]>,
+  catalogue: Catalogue,
+): Report["whole"] {
+  const gone = bySign(signs, catalogue).find((group) => group.title === "No longer seen");
+  return {
+    since: longDay(since),
+    changes: inOrder(changes)
+      .slice(0, MOST_CHANGES)
+      .map((c) => ({
+        name: capital(c.label),
+        said: `${c.then}, now ${c.now}: ${verdictSaid(c.comparison)}.`,
+      })),
+    gone: gone && `${gone.title}: ${gone.labels.join("; ")}.`,
   };
 }
 

@@ -1,6 +1,7 @@
 package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
 import java.util.stream.IntStream;
@@ -53,6 +54,96 @@ class LessonAfterLessonTest {
                 .filter(n -> n.path(field).asString().equals(value))
                 .findFirst()
                 .orElseThrow();
+    }
+
+    private void daysPass(int days) {
+        for (int day = 0; day < days; day++)
+            coach.post("/api/demo/next-day", null).expect(204);
+    }
+
+    private static double probability(JsonNode diagnosis, String fault) {
+        return find(diagnosis.path("faults"), "id", fault).path("probability").asDouble();
+    }
+
+    @Test
+    void aLessonRemembersTheOnesBeforeAndCanBeLookedAtWithout() {
+        daysPass(2);
+        JsonNode lesson = coach.get(nextLesson(8)).expect(200).body();
+        JsonNode before = lesson.at("/history/0");
+        assertThat(lesson.path("history")).hasSize(1);
+        assertThat(before.path("on").asString()).isEqualTo(begun.today().toString());
+        assertThat(before.at("/worked/0").asString()).isEqualTo("sway");
+        assertThat(before.at("/shots/flight/slice").asInt()).isEqualTo(16);
+        assertThat(before.path("practised").asDouble()).isZero();
+
+        String asked = """
+                {"handedness":"right","approach":{"pressure":"early-return"},"on":"%s","history":%s,
+                 "signs":{"pelvis-drifts-back":"yes"},
+                 "measures":[{"id":"trail-share","at":"top","value":75,"source":"seen","swings":3}],
+                 "shots":{"flight":{"slice":8,"straight":12}}}""";
+        String on = lesson.path("heldOn").asString();
+        JsonNode with = coach.post("/api/diagnosis", asked.formatted(on, lesson.path("history")))
+                .expect(200)
+                .body();
+        JsonNode without = coach.post("/api/diagnosis", asked.formatted(on, "[]"))
+                .expect(200)
+                .body();
+        for (JsonNode fault : lesson.at("/diagnosis/faults")) {
+            assertThat(probability(with, fault.path("id").asString()))
+                    .isCloseTo(fault.path("probability").asDouble(), within(1e-9));
+        }
+        assertThat(probability(lesson.path("diagnosis"), "sway")).isGreaterThan(probability(without, "sway"));
+        assertThat(find(find(lesson.at("/diagnosis/faults"), "id", "sway").path("for"), "evidence", "history")
+                        .path("weight")
+                        .asDouble())
+                .isPositive();
+    }
+
+    @Test
+    void theWholeWorkIsComparedFromItsFirstLessonOn() {
+        daysPass(1);
+        String second = nextLesson(10);
+        coach.put(second + "/focus", "{\"faults\":[\"sway\"],\"reason\":\"again\"}")
+                .expect(200);
+        assertThat(progress(second).path("whole").isNull())
+                .as("it began with the last")
+                .isTrue();
+        assertThat(progress(second).path("signs"))
+                .singleElement()
+                .satisfies(s -> assertThat(
+                                s.path("then").asBoolean() && s.path("now").asBoolean())
+                        .isTrue());
+        daysPass(1);
+        JsonNode third = progress(nextLesson(2));
+        assertThat(third.at("/whole/since").asString()).isEqualTo(begun.today().toString());
+        JsonNode slices = find(third.at("/whole/changes"), "id", "flight:slice");
+        assertThat(slices.path("then").asString()).isEqualTo("16 of 20");
+        assertThat(slices.path("now").asString()).isEqualTo("2 of 20");
+        assertThat(find(third.path("changes"), "id", "flight:slice")
+                        .path("then")
+                        .asString())
+                .as("since last time")
+                .isEqualTo("10 of 20");
+    }
+
+    private List<String> wants() {
+        return coach.get("/api/day")
+                .expect(200)
+                .body()
+                .path("attention")
+                .valueStream()
+                .filter(a -> a.path("studentId").asString().equals(begun.student()))
+                .map(a -> a.path("kind").asString())
+                .toList();
+    }
+
+    @Test
+    void aPlanHandedOverToNobodyIsOnTheListUntilItsStudentIsInvited() {
+        assertThat(wants()).contains("not-invited");
+        coach.post("/api/students/" + begun.student() + "/invitation", null).expect(201);
+        assertThat(wants()).doesNotContain("not-invited", "not-opened");
+        daysPass(3);
+        assertThat(wants()).contains("not-opened");
     }
 
     @Test

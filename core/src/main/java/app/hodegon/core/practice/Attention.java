@@ -45,7 +45,10 @@ public record Attention(
         STRIKE("strike"),
         NOTICED("noticed"),
         ABSENT("absent"),
+        NOT_INVITED("not-invited"),
+        NOT_OPENED("not-opened"),
         GATE_WAITS("gate-waits"),
+        BALL_MISSING("ball-missing"),
         PLAN_OVER("plan-over"),
         NOTE("note"),
         FILM("film");
@@ -85,6 +88,9 @@ public record Attention(
     /** Days past the one on which a gate was promised. */
     private static final int LATE_AFTER = 7;
 
+    /** Days for which an invitation may lie. */
+    private static final int UNOPENED_AFTER = 3;
+
     /** Planned days in a row without practice. */
     private static final int ABSENT_AFTER = 3;
 
@@ -100,6 +106,8 @@ public record Attention(
      * @param printed the paper of the running plan, if there is one
      * @param library whose questions the student answers
      * @param films of swings that the coach has not looked at
+     * @param begins the first day of the running plan of whoever has no account yet; empty for the others
+     * @param invited when that student was last invited; empty if never
      */
     public record Situation(
             List<LocalDate> days,
@@ -111,7 +119,9 @@ public record Attention(
             Gates gates,
             Optional<Printed> printed,
             DrillLibrary library,
-            List<Film> films) {}
+            List<Film> films,
+            Optional<LocalDate> begins,
+            Optional<LocalDate> invited) {}
 
     /** A plan on paper, and the drills that stand on it. */
     public record Printed(LocalDate on, Set<String> drills) {}
@@ -142,10 +152,14 @@ public record Attention(
                         last,
                         "The reps on " + label(step) + " are there; the gate waits for your word."));
             }
-            if (state.standing() == Standing.STAY) stuck(now, step, state).ifPresent(all::add);
+            if (state.standing() == Standing.STAY) {
+                stuck(now, step, state).ifPresent(all::add);
+                ballMissing(now, step, state).ifPresent(all::add);
+            }
         });
         all.addAll(Slipping.of(now.practice(), now.library()));
         absent(now).ifPresent(all::add);
+        unreached(now).ifPresent(all::add);
         now.nextLesson()
                 .ifPresent(on -> all.add(new Attention(
                         Kind.PLAN_OVER,
@@ -228,6 +242,25 @@ public record Attention(
                                         tried(now, state))));
     }
 
+    /** The last checks would pass the gate, had the last been with a real ball. */
+    private static Optional<Attention> ballMissing(Situation now, StepId step, Ladder.RungState state) {
+        if (state.last().closesAGate() || state.held(now.gates().of(step)) > 0) return Optional.empty();
+        Gate gate = now.gates().of(step);
+        List<CheckSet> good = new ArrayList<>();
+        for (int i = state.counting().size() - 1; i >= 0; i--) {
+            CheckSet set = state.counting().get(i);
+            if (!set.isEnoughFor(gate)) break;
+            good.add(0, set);
+        }
+        if (good.stream().map(CheckSet::on).distinct().count() < gate.days()) return Optional.empty();
+        return Optional.of(about(
+                Kind.BALL_MISSING,
+                step,
+                state.last().on(),
+                "On “%s” only a real ball is missing: %s of %d without one. Ten balls in the next lesson, a net or one range day pass it."
+                        .formatted(label(step), scores(good), gate.of())));
+    }
+
     private static String scores(List<CheckSet> sets) {
         return sets.stream()
                 .skip(Math.max(0, sets.size() - STUCK_AFTER))
@@ -264,6 +297,29 @@ public record Attention(
                 now.nextLesson(),
                 Subject.NONE,
                 noPractice(missed.get(0), ABSENT_AFTER)));
+    }
+
+    /** A plan runs that its student cannot open; on paper it is with the student. */
+    private static Optional<Attention> unreached(Situation now) {
+        if (now.nextLesson().isEmpty()
+                || now.begins().isEmpty()
+                || now.printed().isPresent()) return Optional.empty();
+        LocalDate begins = now.begins().get();
+        return Optional.of(now.invited()
+                .map(on -> new Attention(
+                        Kind.NOT_OPENED,
+                        on.toString(),
+                        on.plusDays(UNOPENED_AFTER),
+                        now.nextLesson(),
+                        Subject.NONE,
+                        "The invitation of " + Words.day(on) + " was not opened: the plan has not been seen."))
+                .orElseGet(() -> new Attention(
+                        Kind.NOT_INVITED,
+                        begins.toString(),
+                        begins.minusDays(1),
+                        now.nextLesson(),
+                        Subject.NONE,
+                        "The plan begins and nobody was invited: it is neither on a phone nor on paper.")));
     }
 
     /**

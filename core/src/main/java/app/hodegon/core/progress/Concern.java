@@ -30,6 +30,15 @@ public record Concern(Set<Fault> faults) {
         return new Concern(all);
     }
 
+    /** Whether working on the later faults goes on with the earlier ones: with one of them, or along the same chain. */
+    public static boolean goesOn(Collection<Fault> earlier, Collection<Fault> later) {
+        return earlier.stream()
+                .anyMatch(e -> later.stream()
+                        .anyMatch(l -> e == l
+                                || Catalogue.standard().leadsTo(e, l)
+                                || Catalogue.standard().leadsTo(l, e)));
+    }
+
     public boolean with(BallResult result) {
         return shows(new Showing.OfBalls(result));
     }

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
@@ -65,7 +66,9 @@ class AttentionTest {
                 gates,
                 Optional.empty(),
                 DrillLibrary.standard(),
-                List.of()));
+                List.of(),
+                Optional.empty(),
+                Optional.empty()));
     }
 
     private static List<Kind> kinds(List<Attention> all, int day) {
@@ -90,7 +93,9 @@ class AttentionTest {
                 Gates.STANDARD,
                 Optional.empty(),
                 DrillLibrary.standard(),
-                List.of()));
+                List.of(),
+                Optional.empty(),
+                Optional.empty()));
     }
 
     @Test
@@ -132,7 +137,9 @@ class AttentionTest {
                 Gates.STANDARD,
                 Optional.empty(),
                 DrillLibrary.standard(),
-                List.of()));
+                List.of(),
+                Optional.empty(),
+                Optional.empty()));
         assertThat(all)
                 .extracting(Attention::kind)
                 .containsExactly(Kind.PAIN, Kind.LOST, Kind.ABSENT, Kind.PLAN_OVER, Kind.NOTE);
@@ -218,10 +225,67 @@ class AttentionTest {
                 Gates.STANDARD,
                 Optional.of(new Attention.Printed(DAY.minusDays(1), Set.of("disc-turn"))),
                 DrillLibrary.standard(),
-                List.of()));
+                List.of(),
+                Optional.empty(),
+                Optional.empty()));
         assertThat(kinds(all, 9)).containsExactly(Kind.PAIN, Kind.ABSENT, Kind.NOTE);
         assertThat(all.get(0).reason()).startsWith("Pain 4 of 10, knee").contains("paper printed on");
         assertThat(all.get(all.size() - 1).reason()).isEqualTo("“It pulled.”");
+    }
+
+    /** A plan from {@link #DAY} on of somebody without an account. */
+    private static List<Attention> unreached(LocalDate invited, boolean printed) {
+        return Attention.of(new Situation(
+                DAYS,
+                Optional.of(DAY.plusDays(10)),
+                Map.of(),
+                List.of(),
+                Map.of(),
+                Set.of(),
+                Gates.STANDARD,
+                printed ? Optional.of(new Attention.Printed(DAY, Set.of())) : Optional.empty(),
+                DrillLibrary.standard(),
+                List.of(),
+                Optional.of(DAY),
+                Optional.ofNullable(invited)));
+    }
+
+    @Test
+    void aPlanThatNobodyCanOpenWantsAnInvitation() {
+        assertThat(kinds(unreached(null, false), -1)).as("on the eve").containsExactly(Kind.NOT_INVITED);
+        assertThat(kinds(unreached(DAY, false), 2)).as("three days to open it").isEmpty();
+        List<Attention> late = unreached(DAY, false);
+        assertThat(kinds(late, 3)).contains(Kind.NOT_OPENED).doesNotContain(Kind.NOT_INVITED);
+        assertThat(late).anyMatch(a -> a.reason().contains("was not opened"));
+        assertThat(kinds(unreached(null, true), 2)).as("on paper").isEmpty();
+    }
+
+    private static PracticeSession brushed(int day, int good, Form form) {
+        String marks = "+".repeat(good) + "-".repeat(10 - good);
+        return PracticeSession.of(
+                new UUID(9, day),
+                DAY.plusDays(day),
+                List.of(new BlockResult(
+                        0, Fault.SWAY, "disc-turn", Rung.SHORT, Plan.Kind.CHECK, marks, form, Optional.empty())));
+    }
+
+    @Test
+    void aGateThatOnlyABallCanCloseIsSaid() {
+        List<Attention> all = of(Gates.STANDARD, brushed(0, 8, Form.BRUSH), brushed(1, 9, Form.BRUSH));
+        assertThat(kinds(all, 1)).containsExactly(Kind.BALL_MISSING);
+        assertThat(all)
+                .extracting(Attention::reason)
+                .contains("On “short ball” only a real ball is missing: 8, 9 of 10 without one. Ten balls in the next"
+                        + " lesson, a net or one range day pass it.");
+        assertThat(kinds(of(Gates.STANDARD, brushed(0, 8, Form.BRUSH)), 0))
+                .as("one check is not enough")
+                .isEmpty();
+        assertThat(kinds(of(Gates.STANDARD, brushed(0, 8, Form.BRUSH), brushed(1, 7, Form.BRUSH)), 1))
+                .as("under the gate")
+                .isEmpty();
+        assertThat(kinds(of(Gates.STANDARD, brushed(0, 8, Form.BRUSH), brushed(1, 9, Form.RANGE)), 1))
+                .as("passed")
+                .isEmpty();
     }
 
     @Test
@@ -239,7 +303,9 @@ class AttentionTest {
                 DrillLibrary.standard(),
                 List.of(
                         new Film(id, DAY, View.FACE_ON, OptionalDouble.of(6.2)),
-                        new Film(UUID.randomUUID(), DAY, View.DOWN_THE_LINE, OptionalDouble.empty()))));
+                        new Film(UUID.randomUUID(), DAY, View.DOWN_THE_LINE, OptionalDouble.empty())),
+                Optional.empty(),
+                Optional.empty()));
         assertThat(all).extracting(Attention::kind).containsExactly(Kind.FILM, Kind.FILM);
         assertThat(all.get(0).subject().session()).contains(id);
         assertThat(Units.METRIC.say(all.get(0).reason()))

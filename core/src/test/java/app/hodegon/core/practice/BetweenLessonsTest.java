@@ -237,7 +237,9 @@ class BetweenLessonsTest {
                 Gates.STANDARD,
                 Optional.empty(),
                 DrillLibrary.standard(),
-                List.of()));
+                List.of(),
+                Optional.empty(),
+                Optional.empty()));
     }
 
     @Test

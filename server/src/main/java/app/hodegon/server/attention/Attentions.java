@@ -94,7 +94,10 @@ public class Attentions {
                 gates.of(student),
                 running.flatMap(p -> plans.printed(p.id())),
                 plans.library(student),
-                clips.waiting(student));
+                clips.waiting(student),
+                running.map(StoredPlan::from)
+                        .filter(from -> !students.byId(student).signedUp()),
+                students.invitedOn(student));
     }
 
     /**

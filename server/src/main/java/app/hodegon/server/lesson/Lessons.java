@@ -28,7 +28,9 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Collection;
+import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
@@ -127,6 +129,13 @@ public class Lessons {
     /** The last lesson before this one in which something was seen or measured before it. */
     public Optional<StoredLesson> measuredBefore(StoredLesson lesson) {
         return lessons.before(lesson.studentId(), lesson.id(), true);
+    }
+
+    /** The lessons of earlier days in which something was seen or measured before them, latest first. */
+    public List<StoredLesson> measuredBefore(StoredLesson lesson, int most) {
+        List<StoredLesson> earlier = new ArrayList<>(lessons.measuredBefore(lesson.studentId(), lesson.heldOn(), most));
+        Collections.reverse(earlier);
+        return earlier;
     }
 
     /** For each of these lessons the next measured one; the caller has made sure that they may be seen. */

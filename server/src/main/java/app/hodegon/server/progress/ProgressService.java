@@ -10,6 +10,7 @@ import app.hodegon.core.progress.Concern;
 import app.hodegon.core.progress.Evidence;
 import app.hodegon.core.progress.Evidence.Told;
 import app.hodegon.core.progress.Proposal;
+import app.hodegon.core.progress.SignChange;
 import app.hodegon.core.progress.Verdict;
 import app.hodegon.core.swing.BallResult;
 import app.hodegon.core.swing.Identified;
@@ -30,6 +31,8 @@ import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.progress.CompareView.MomentView;
 import app.hodegon.server.progress.ProgressView.AnswerView;
 import app.hodegon.server.progress.ProgressView.ProposalView;
+import app.hodegon.server.progress.ProgressView.SignChangeView;
+import app.hodegon.server.progress.ProgressView.Whole;
 import app.hodegon.server.shots.ShotFiles;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
@@ -57,6 +60,9 @@ class ProgressService {
     static final int USUAL_DAYS = 14;
 
     private static final int MOST_SENTENCES = 4;
+
+    /** Lessons that one work is looked back over. */
+    private static final int WORK = 20;
 
     private final Lessons lessons;
     private final Plans plans;
@@ -145,12 +151,40 @@ class ProgressService {
                 since.kept().list().stream()
                         .map(c -> ChangeView.of(c, said).with(gained.get(c.subject()), lost.get(c.subject())))
                         .toList(),
+                SignChangeView.of(
+                        SignChange.of(since.then().before(), since.now().before())),
+                whole(since, said).orElse(null),
                 since.practised(),
                 notes(since.kept(), said),
                 since.proposal()
                         .map(p ->
                                 ProposalView.of(p, answers.of(since.now().id()).orElse(null)))
                         .orElse(null));
+    }
+
+    /** From the first lesson of the work that the last one went on with; empty where the last one began it. */
+    private Optional<Whole> whole(Since since, Said said) {
+        StoredLesson first = since.then();
+        for (StoredLesson earlier : lessons.measuredBefore(since.then(), WORK)) {
+            if (!Concern.goesOn(earlier.focus(), first.focus())) break;
+            first = earlier;
+        }
+        if (first == since.then()) return Optional.empty();
+        StoredLesson now = since.now();
+        Changes changes = new Changes(
+                moment(first, Stage.BEFORE),
+                moment(now, Stage.BEFORE),
+                now.approach().school(),
+                Concern.of(since.then().focus()),
+                said.repeatability());
+        return Optional.of(new Whole(
+                first.heldOn(),
+                first.id(),
+                changes.list().stream()
+                        .filter(Change::concerns)
+                        .map(c -> ChangeView.of(c, said))
+                        .toList(),
+                SignChangeView.of(SignChange.of(first.before(), now.before()))));
     }
 
     private static Map<Object, ChangeView> bySubject(Changes changes, Said said) {

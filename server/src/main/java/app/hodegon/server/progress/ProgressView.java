@@ -2,6 +2,7 @@ package app.hodegon.server.progress;
 
 import app.hodegon.core.progress.NextPlan;
 import app.hodegon.core.progress.Proposal;
+import app.hodegon.core.progress.SignChange;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.plan.Done;
 import jakarta.validation.constraints.NotNull;
@@ -20,6 +21,8 @@ import java.util.UUID;
  * @param worked the faults it chose
  * @param done practice between; null without a plan
  * @param promised gates of its plan in the order of the climb, with what was forecast when it was laid
+ * @param signs what was looked for both times and seen once at least
+ * @param whole over the whole work, from its first lesson on; null where that is the last one
  * @param between what practice since then tells by itself
  * @param notes what could not be compared, and why
  * @param proposal what to do next; null where nothing was worked on
@@ -31,12 +34,40 @@ record ProgressView(
         Done done,
         @NotNull List<Promised> promised,
         @NotNull List<ChangeView> changes,
+        @NotNull List<SignChangeView> signs,
+        Whole whole,
         @NotNull List<BetweenView.Sum> between,
         @NotNull List<String> notes,
         ProposalView proposal) {
 
-    static final ProgressView FIRST =
-            new ProgressView(null, null, List.of(), null, List.of(), List.of(), List.of(), List.of(), null);
+    static final ProgressView FIRST = new ProgressView(
+            null, null, List.of(), null, List.of(), List.of(), List.of(), null, List.of(), List.of(), null);
+
+    /** A sign looked for then and now. */
+    record SignChangeView(
+            @NotNull String sign,
+            @NotNull boolean then,
+            @NotNull boolean now) {
+
+        static List<SignChangeView> of(List<SignChange> changes) {
+            return changes.stream()
+                    .map(c -> new SignChangeView(c.sign().id(), c.then(), c.now()))
+                    .toList();
+        }
+    }
+
+    /**
+     * What the work has changed since it began.
+     *
+     * @param since day of the first lesson that chose it
+     * @param lesson that lesson
+     * @param changes what tells of the work, the largest that is told first
+     */
+    record Whole(
+            @NotNull LocalDate since,
+            @NotNull UUID lesson,
+            @NotNull List<ChangeView> changes,
+            @NotNull List<SignChangeView> signs) {}
 
     /**
      * A gate of the last plan.

@@ -270,6 +270,13 @@ class StudentRepository {
                 .execute();
     }
 
+    Optional<OffsetDateTime> invitedUntil(UUID student) {
+        return db.select(INVITATION.EXPIRES_AT)
+                .from(INVITATION)
+                .where(INVITATION.STUDENT_ID.eq(student))
+                .fetchOptional(INVITATION.EXPIRES_AT);
+    }
+
     record Invited(UUID student, String name, String coach) {}
 
     Optional<Invited> invited(String tokenHash) {

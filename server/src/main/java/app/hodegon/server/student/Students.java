@@ -15,8 +15,10 @@ import java.time.LocalDate;
 import java.time.OffsetDateTime;
 import java.time.Period;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import org.springframework.context.ApplicationEventPublisher;
 import org.springframework.stereotype.Service;
 import org.springframework.transaction.annotation.Propagation;
 import org.springframework.transaction.annotation.Transactional;
@@ -34,6 +36,7 @@ public class Students {
     private final Accounts accounts;
     private final Clock clock;
     private final Today today;
+    private final ApplicationEventPublisher events;
 
     Students(
             StudentRepository students,
@@ -41,7 +44,9 @@ public class Students {
             AccessLog accesses,
             Accounts accounts,
             Clock clock,
-            Today today) {
+            Today today,
+            ApplicationEventPublisher events) {
+        this.events = events;
         this.students = students;
         this.standIns = standIns;
         this.accesses = accesses;
@@ -234,7 +239,13 @@ public class Students {
         if (own(coach, id).signedUp()) throw new Conflict("This student has an account already.");
         String token = Tokens.make();
         students.invite(id, Tokens.hash(token), OffsetDateTime.now(clock).plus(INVITATION_LASTS));
+        events.publishEvent(new StudentChanged(id));
         return token;
+    }
+
+    /** The day of the last invitation that was not used; empty where there is none. */
+    public Optional<LocalDate> invitedOn(UUID id) {
+        return students.invitedUntil(id).map(until -> today.dayOf(until.minus(INVITATION_LASTS), id));
     }
 
     /** A one-time link with which a student who lost the password sets a new one. */
@@ -259,6 +270,7 @@ public class Students {
         if (!students.useUp(Tokens.hash(token))) throw new NotFound("invitation, or it was used already");
         Account account = accounts.add(email, password, Account.Role.STUDENT, invited.name());
         students.setAccount(invited.student(), account.id());
+        events.publishEvent(new StudentChanged(invited.student()));
         return account;
     }
 }

@@ -28,6 +28,7 @@ import org.junit.jupiter.api.extension.ExtendWith;
 import org.mockito.ArgumentCaptor;
 import org.mockito.Mock;
 import org.mockito.junit.jupiter.MockitoExtension;
+import org.springframework.context.ApplicationEventPublisher;
 
 /** Invitations: hashed, for fourteen days, for one account. */
 @ExtendWith(MockitoExtension.class)
@@ -49,11 +50,14 @@ class InvitationTest {
     @Mock
     private Accounts accounts;
 
+    @Mock
+    private ApplicationEventPublisher events;
+
     private Students students;
 
     @BeforeEach
     void setUp() {
-        students = new Students(repository, standIns, accesses, accounts, NOON, mock(Today.class));
+        students = new Students(repository, standIns, accesses, accounts, NOON, mock(Today.class), events);
     }
 
     private static StoredStudent student(boolean signedUp) {
@@ -68,6 +72,7 @@ class InvitationTest {
         ArgumentCaptor<String> stored = ArgumentCaptor.forClass(String.class);
         verify(repository).invite(eq(STUDENT), stored.capture(), eq(OffsetDateTime.parse("2026-12-15T12:00:00Z")));
         assertThat(stored.getValue()).hasSize(64).doesNotContain(token);
+        verify(events).publishEvent(new StudentChanged(STUDENT));
     }
 
     @Test
