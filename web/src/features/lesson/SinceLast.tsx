@@ -80,7 +80,10 @@ export function SinceLast({
           <section aria-labelledby="since-last" className="grid gap-1">
             <h2 id="since-last">Since last time</h2>
             <ChangesTable changes={changes} />
-            <SignsThenAndNow signs={signs} catalogue={catalogue} />
+            <SignsThenAndNow
+              signs={whole ? signs.filter((s) => s.then !== s.now) : signs}
+              catalogue={catalogue}
+            />
           </section>
         </>
       )}
@@ -169,7 +172,7 @@ function Promised({ promised, catalogue }: { promised: Progress["promised"]; cat
               <td className="text-soft pr-4">
                 {p.chance == null ? "" : `${Math.round(100 * p.chance)} % expected`}
               </td>
-              <td className="text-soft pr-4">{p.checks.length > 0 && `${p.checks.join(" · ")} of 10`}</td>
+              <td className="text-soft pr-4">{lastChecks(p.checks)}</td>
               <td className={p.standing === "passed" ? "font-semibold" : "text-soft"}>
                 {p.standing ? STANDING[p.standing] : "not checked"}
               </td>
@@ -179,6 +182,15 @@ function Promised({ promised, catalogue }: { promised: Progress["promised"]; cat
       </table>
     </Wide>
   );
+}
+
+const MOST_CHECKS = 6;
+
+/** The last checks of a gate, and how many there were if there were more. */
+function lastChecks(checks: number[]): string {
+  if (checks.length === 0) return "";
+  const last = `${checks.slice(-MOST_CHECKS).join(" · ")} of 10`;
+  return checks.length > MOST_CHECKS ? `${checks.length} checks, last ${last}` : last;
 }
 
 const STANDING: Record<string, string> = {

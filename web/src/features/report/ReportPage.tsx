@@ -123,7 +123,7 @@ function ReportSheet({ report, children }: { report: Report; children: ReactNode
       </section>
       {(report.changes.length > 0 || report.rest || report.thread) && (
         <section>
-          <h2>What changed</h2>
+          <h2>What changed since last time</h2>
           <ul>
             {report.changes.map((change) => (
               <li key={change.name}>

@@ -9,8 +9,8 @@ import java.util.Map;
 import java.util.Optional;
 
 /**
- * Balls that go the same way too often to be chance, while no fault that shows it is likely: face, grip or ball position
- * can do that without the feet.
+ * Balls that go the same way too often to be chance, while no fault that shows it, or brings about one that does, is
+ * likely: face, grip or ball position can do that without the feet.
  *
  * @param hits balls that went so
  * @param of balls of that tally
@@ -52,7 +52,10 @@ public record Unexplained(BallResult result, int hits, int of, List<Against> aga
             List<Diagnosis.Finding> could = findings.stream()
                     .filter(f -> shownBy.containsKey(f.fault()))
                     .toList();
-            if (could.isEmpty() || could.stream().anyMatch(f -> f.grade() == Grade.LIKELY)) continue;
+            boolean explained = findings.stream()
+                    .filter(f -> f.grade() == Grade.LIKELY)
+                    .anyMatch(likely -> could.stream().anyMatch(f -> f == likely || leadsTo(likely, f)));
+            if (could.isEmpty() || explained) continue;
             all.add(new Unexplained(
                     result,
                     counted.getValue(),
@@ -62,6 +65,10 @@ public record Unexplained(BallResult result, int hits, int of, List<Against> aga
         all.sort(Comparator.comparingDouble((Unexplained u) -> (double) u.hits / u.of)
                 .reversed());
         return List.copyOf(all);
+    }
+
+    private static boolean leadsTo(Diagnosis.Finding from, Diagnosis.Finding to) {
+        return Catalogue.standard().leadsTo(from.fault(), to.fault());
     }
 
     private static Against against(Diagnosis.Finding finding) {

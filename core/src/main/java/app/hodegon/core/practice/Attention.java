@@ -154,7 +154,7 @@ public record Attention(
             }
             if (state.standing() == Standing.STAY) {
                 stuck(now, step, state).ifPresent(all::add);
-                ballMissing(now, step, state).ifPresent(all::add);
+                if (ladder.isLowestOpen(step)) ballMissing(now, step, state).ifPresent(all::add);
             }
         });
         all.addAll(Slipping.of(now.practice(), now.library()));
@@ -299,12 +299,13 @@ public record Attention(
                 noPractice(missed.get(0), ABSENT_AFTER)));
     }
 
-    /** A plan runs that its student cannot open; on paper it is with the student. */
+    /** A plan runs that its student cannot open; on paper, or practised, it is with the student. */
     private static Optional<Attention> unreached(Situation now) {
         if (now.nextLesson().isEmpty()
                 || now.begins().isEmpty()
                 || now.printed().isPresent()) return Optional.empty();
         LocalDate begins = now.begins().get();
+        if (now.practice().stream().anyMatch(s -> !s.day().isBefore(begins))) return Optional.empty();
         return Optional.of(now.invited()
                 .map(on -> new Attention(
                         Kind.NOT_OPENED,

@@ -149,6 +149,11 @@ public record Ladder(Map<StepId, RungState> rungs) {
                         .isPresent());
     }
 
+    /** Whether this is the lowest rung of its fault that was checked and is not passed. */
+    boolean isLowestOpen(StepId step) {
+        return lowestOpen(step.fault()).filter(step.rung()::equals).isPresent();
+    }
+
     private Optional<Rung> lowestOpen(Fault fault) {
         return rungs.entrySet().stream()
                 .filter(e -> e.getKey().fault() == fault && isOpen(e.getKey(), e.getValue()))

@@ -80,25 +80,24 @@ public final class NextPlan {
                         because.isEmpty() ? "" : " (" + because + ")");
     }
 
-    /** The second fault while it is not ruled out, else the next one down the chain, else what today shows. */
+    /** The second fault while it is not ruled out, else the next likely one down the chain, else what today shows. */
     private static Optional<Fault> next(List<Fault> worked, Diagnosis now) {
         return Stream.of(
                         worked.subList(1, worked.size()).stream()
                                 .filter(f -> graded(now, f, Grade.LIKELY, Grade.POSSIBLE)),
-                        downTheChain(worked, now, Grade.LIKELY).stream(),
-                        downTheChain(worked, now, Grade.POSSIBLE).stream(),
+                        downTheChain(worked, now).stream(),
                         now.focus().stream().filter(f -> !f.equals(worked.get(0))))
                 .flatMap(s -> s)
                 .findFirst();
     }
 
-    /** The most upstream of this grade among what the faults worked on bring about. */
-    private static Optional<Fault> downTheChain(List<Fault> worked, Diagnosis now, Grade grade) {
+    /** The most upstream likely one among what the faults worked on bring about. */
+    private static Optional<Fault> downTheChain(List<Fault> worked, Diagnosis now) {
         Catalogue catalogue = Catalogue.standard();
         List<Fault> brought = now.faults().stream()
                 .map(Finding::fault)
                 .filter(to -> !worked.contains(to) && worked.stream().anyMatch(from -> catalogue.leadsTo(from, to)))
-                .filter(to -> graded(now, to, grade))
+                .filter(to -> graded(now, to, Grade.LIKELY))
                 .toList();
         return brought.stream()
                 .filter(f -> brought.stream().noneMatch(other -> catalogue.leadsTo(other, f)))

@@ -59,6 +59,16 @@ class UnexplainedTest {
     }
 
     @Test
+    void whatALikelyFaultBringsAboutIsExplained() {
+        Diagnosis diagnosis = of(Map.of(Sign.PELVIS_DRIFTS_BACK, true, Sign.TRAIL_OUTER_EDGE_LOADED, true), SLICES);
+        assertThat(diagnosis.likely()).containsExactly(Fault.SWAY);
+        assertThat(Catalogue.standard().shownBy(new Showing.OfBalls(BallResult.SLICE)))
+                .as("sway slices only along its chain")
+                .doesNotContainKey(Fault.SWAY);
+        assertThat(diagnosis.unexplained()).isEmpty();
+    }
+
+    @Test
     void fewBallsGoodOnesAndAMixtureAreNone() {
         assertThat(of(Map.of(), Map.of(BallResult.SLICE, 5)).unexplained()).isEmpty();
         assertThat(of(Map.of(), Map.of(BallResult.STRAIGHT, 10)).unexplained()).isEmpty();

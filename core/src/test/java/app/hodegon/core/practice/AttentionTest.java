@@ -234,12 +234,12 @@ class AttentionTest {
     }
 
     /** A plan from {@link #DAY} on of somebody without an account. */
-    private static List<Attention> unreached(LocalDate invited, boolean printed) {
+    private static List<Attention> unreached(LocalDate invited, boolean printed, PracticeSession... practice) {
         return Attention.of(new Situation(
                 DAYS,
                 Optional.of(DAY.plusDays(10)),
                 Map.of(),
-                List.of(),
+                List.of(practice),
                 Map.of(),
                 Set.of(),
                 Gates.STANDARD,
@@ -258,6 +258,9 @@ class AttentionTest {
         assertThat(kinds(late, 3)).contains(Kind.NOT_OPENED).doesNotContain(Kind.NOT_INVITED);
         assertThat(late).anyMatch(a -> a.reason().contains("was not opened"));
         assertThat(kinds(unreached(null, true), 2)).as("on paper").isEmpty();
+        assertThat(kinds(unreached(null, false, scored(0, 7)), 2))
+                .as("practised")
+                .isEmpty();
     }
 
     private static PracticeSession brushed(int day, int good, Form form) {

@@ -33,19 +33,30 @@ class NextPlanTest {
                 .diagnose(new Observations(seen, List.of(), Tally.EMPTY));
     }
 
+    /** Late recentring, which sway brings about, of this grade, and nothing else. */
+    private static Diagnosis late(Grade grade) {
+        List<Finding> findings = Stream.of(Fault.values())
+                .map(f -> new Finding(f, 0.1, f == Fault.LATE_RECENTRE ? grade : Grade.UNLIKELY, List.of(), List.of()))
+                .toList();
+        return new Diagnosis(findings, List.of(), List.of(), List.of(), List.of(), List.of());
+    }
+
     @Test
-    void advancingTakesTheNextFaultDownTheChainThatIsStillThere() {
-        Diagnosis late = seeing(true, Sign.WEIGHT_LATE);
-        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), late, true))
-                .containsExactly(Fault.LATE_RECENTRE);
-        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY, Fault.LATE_RECENTRE), late, true))
-                .as("the second fault of the last lesson goes first")
+    void advancingTakesTheNextFaultDownTheChainThatIsLikely() {
+        List<Fault> sway = List.of(Fault.SWAY);
+        assertThat(NextPlan.hasNext(sway, late(Grade.LIKELY))).isTrue();
+        assertThat(NextPlan.focus(Kind.ADVANCE, sway, late(Grade.LIKELY), true)).containsExactly(Fault.LATE_RECENTRE);
+        assertThat(NextPlan.hasNext(sway, late(Grade.POSSIBLE)))
+                .as("what is only possible is not gone on to")
+                .isFalse();
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY, Fault.LATE_RECENTRE), late(Grade.POSSIBLE), true))
+                .as("but for the second fault of the last lesson")
                 .containsExactly(Fault.LATE_RECENTRE);
     }
 
     @Test
     void aWayUpThatIsNotEndedIsKeptUpBesideTheNextFault() {
-        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), seeing(true, Sign.WEIGHT_LATE), false))
+        assertThat(NextPlan.focus(Kind.ADVANCE, List.of(Fault.SWAY), late(Grade.LIKELY), false))
                 .containsExactly(Fault.LATE_RECENTRE, Fault.SWAY);
     }
 
@@ -59,12 +70,11 @@ class NextPlanTest {
                         List.of(),
                         Tally.EMPTY));
         assertThat(spin.focus()).doesNotContain(Fault.SWAY);
+        assertThat(spin.of(Fault.SWAY).grade()).isEqualTo(Grade.UNLIKELY);
         List<String> sides = NextPlan.instead(List.of(Fault.SWAY), spin);
-        if (spin.of(Fault.SWAY).grade() == Grade.UNLIKELY) {
-            assertThat(sides).hasSize(2);
-            assertThat(sides.get(0)).startsWith("Worked on: sway, ");
-            assertThat(sides.get(1)).startsWith("Likely today: ");
-        }
+        assertThat(sides).hasSize(2);
+        assertThat(sides.get(0)).startsWith("Worked on: sway, ");
+        assertThat(sides.get(1)).startsWith("Likely today: ");
         assertThat(NextPlan.focus(Kind.TODAY, List.of(Fault.SWAY), spin, false)).isEqualTo(spin.focus());
         assertThat(NextPlan.instead(spin.focus(), spin))
                 .as("what is worked on is likely")
