@@ -222,6 +222,8 @@ export const LESSON: Lesson = {
   studentId: "s1",
   studentName: "Ferris Dunmore",
   handedness: "right",
+  complaint: "",
+  flags: [],
   heldOn: "2026-12-01",
   entry: {
     approach: { pressure: "early-return" },

@@ -16,6 +16,7 @@ const PROGRESS: Progress = {
   ],
   between: [],
   signs: [],
+  stopped: [],
   notes: [],
   changes: [
     {
@@ -304,6 +305,34 @@ describe("what the lesson says", () => {
     expect(view()?.textContent, "there is none before the first").toBe("Before");
     fireEvent.keyDown(document.body, { key: "." });
     await waitFor(() => expect(view()?.textContent).toBe("Since last time"));
+  });
+
+  it("begins from the complaint, what is sore and the last decision, until something is entered", async () => {
+    const asked = {
+      "GET /api/lessons/l1": {
+        ...LESSON,
+        complaint: "Slices with every wood",
+        flags: ["back"],
+        history: [{ on: "2026-11-17", worked: ["sway", "over-the-top"], practised: 0.8 }],
+      },
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "GET /api/lessons/l1/decisions": [],
+      "GET /api/lessons/l1/progress": { ...PROGRESS, stopped: ["Two-step swing"] },
+    };
+    calls = serve(asked);
+    await open();
+    const opening = await screen.findByRole("region", { name: "Where this lesson begins" });
+    expect(opening.textContent).toContain("Slices with every wood");
+    expect(opening.textContent).toContain("Playsright-handed");
+    expect(opening.textContent).toContain("sway, then over the top, on Tuesday 17 November");
+    expect(opening.textContent).toContain("Look firstHips hardly turn");
+    fireEvent.click(within(opening).getByRole("button", { name: "What has happened since" }));
+    expect(await screen.findByText("Two-step swing")).toBeTruthy();
+    fireEvent.click(screen.getByRole("button", { name: "Before" }));
+    press("s");
+    await waitFor(() =>
+      expect(screen.queryByRole("region", { name: "Where this lesson begins" })).toBeNull(),
+    );
   });
 
   it("shows the whole work and the signs then and now", async () => {

@@ -10,7 +10,7 @@ import { IconButton } from "@/ui/IconButton";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
-import { answered, counted, countedInLast, noToTheRest } from "./changes";
+import { answered, counted, countedInLast, isBlank, noToTheRest } from "./changes";
 import { Decide, goToDecision } from "./Decide";
 import { DecisionRecord } from "./DecisionRecord";
 import { FeetPanel } from "./FeetPanel";
@@ -18,6 +18,7 @@ import { FindSign } from "./FindSign";
 import { belongsElsewhere, TALLY_KEYS } from "./keys";
 import { KeysSheet } from "./KeysSheet";
 import { NextLooks } from "./NextLooks";
+import { Opening } from "./Opening";
 import { Ranking } from "./Ranking";
 import { ReadingsForm } from "./ReadingsForm";
 import { BODY_SCREEN, CheckpointStrip, type Sign, SignList, signsAt } from "./SignList";
@@ -252,6 +253,9 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
           )}
           {(view === "before" || view === "after") && (
             <>
+              {view === "before" && isBlank(entry) && (
+                <Opening lesson={lesson} catalogue={catalogue} onSince={() => show("since")} />
+              )}
               <TallyKeys entry={entry} moment={moment} catalogue={catalogue} change={change} />
               {view === "before" && <StartCheck lessonId={lesson.id} catalogue={catalogue} />}
               {view === "before" && (

@@ -8,6 +8,7 @@ import { Failed, Loading } from "@/ui/Notice";
 import { ThenAndNow } from "../clip/lazily";
 import { ThenAndNowGolfer } from "../golfer/lazily";
 import { ChangesTable } from "../progress/ChangesTable";
+import { Opening } from "./Opening";
 import { ProposalPanel } from "../progress/ProposalPanel";
 import { SignsThenAndNow } from "../progress/SignsThenAndNow";
 import { WholeWork } from "../progress/WholeWork";
@@ -28,13 +29,31 @@ export function SinceLast({
   const progress = useQuery(queries.progress(lessonId));
   if (progress.isPending) return <Loading />;
   if (progress.isError) return <Failed error={progress.error} again={() => progress.refetch()} />;
-  const { since, sinceLesson, worked, done, promised, changes, signs, whole, between, notes, proposal } =
-    progress.data;
+  const {
+    since,
+    sinceLesson,
+    worked,
+    done,
+    promised,
+    changes,
+    signs,
+    whole,
+    between,
+    stopped,
+    notes,
+    proposal,
+  } = progress.data;
   if (!since)
-    return <p className="text-soft">No earlier lesson was measured: there is nothing to compare with yet.</p>;
+    return (
+      <div className="grid gap-4">
+        <Opening lesson={lesson} catalogue={catalogue} stopped={stopped} />
+        <p className="text-soft">No earlier lesson was measured: there is nothing to compare with yet.</p>
+      </div>
+    );
   const faults = worked.map((id) => catalogue.faults.find((f) => f.id === id)?.label ?? id);
   return (
     <div className="grid gap-4">
+      <Opening lesson={lesson} catalogue={catalogue} stopped={stopped} />
       <p>
         Since {longDay(since)}
         {faults.length > 0 && `, on ${faults.join(", then ").toLowerCase()}`}:{" "}

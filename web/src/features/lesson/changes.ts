@@ -1,4 +1,5 @@
 import type { LessonEntry, MomentName, Wire } from "@/api/types";
+import { total } from "../progress/tally";
 
 export type Kind = "flight" | "strike" | "divot";
 export type Answer = "yes" | "no" | "unseen";
@@ -25,6 +26,16 @@ export function counted(
       shots: { ...shots, [kind]: count === 0 ? others : { ...others, [result]: count } },
     },
   };
+}
+
+/** Whether nothing of the first moment was entered yet. */
+export function isBlank(entry: LessonEntry): boolean {
+  const { readings, shots } = entry.before;
+  return (
+    Object.keys(entry.signs).length === 0 &&
+    readings.length === 0 &&
+    [shots.flight, shots.strike, shots.divot].every((counts) => total(counts) === 0)
+  );
 }
 
 /** A sign answered, or not looked at again. */

@@ -43,6 +43,7 @@ const PROGRESS: Progress = {
     change("drift", "pelvis travel", "better"),
   ],
   signs: [],
+  stopped: [],
   between: [],
   notes: [],
 };
@@ -105,7 +106,7 @@ describe("a report", () => {
 
   it("has no word on a next plan where there is none", () => {
     expect(reportOf(LESSON, PROGRESS, undefined, THREAD, CATALOGUE).next).toBeUndefined();
-    const first = { worked: [], promised: [], changes: [], signs: [], between: [], notes: [] };
+    const first = { worked: [], promised: [], changes: [], signs: [], between: [], stopped: [], notes: [] };
     const { practised, rest } = reportOf(
       LESSON,
       first,
@@ -118,7 +119,15 @@ describe("a report", () => {
   });
 
   it("is not the first where a lesson before it was not measured, and names what is stopped", () => {
-    const unmeasured = { worked: [], promised: [], changes: [], signs: [], between: [], notes: [] };
+    const unmeasured = {
+      worked: [],
+      promised: [],
+      changes: [],
+      signs: [],
+      between: [],
+      stopped: [],
+      notes: [],
+    };
     const done = { plannedDays: 4, doneDays: 2, plannedReps: 100, doneReps: 40 };
     const knots = THREAD.knots.map((k) => ({ ...k, done }));
     const stopped = [{ drill: "disc-turn", since: "2026-11-18" }];

@@ -41,10 +41,13 @@ export function reportDocument(report: Report, films: OnPaper[] = []): TDocument
         report.practised,
         ...(report.passed.length > 0 ? [`Passed – ${report.passed.join("; ")}.`] : []),
       ]),
-      ...part(report.changes.length > 0 || report.rest || report.thread ? "What changed since last time" : "", [
-        ...report.changes.map((c) => ({ text: [{ text: `${c.name}. `, bold: true }, c.said] })),
-        ...(report.rest ? [report.rest] : []),
-      ]),
+      ...part(
+        report.changes.length > 0 || report.rest || report.thread ? "What changed since last time" : "",
+        [
+          ...report.changes.map((c) => ({ text: [{ text: `${c.name}. `, bold: true }, c.said] })),
+          ...(report.rest ? [report.rest] : []),
+        ],
+      ),
       ...(films.length > 0
         ? [
             {

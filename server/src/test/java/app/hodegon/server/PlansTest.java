@@ -161,6 +161,19 @@ class PlansTest {
     }
 
     @Test
+    void aPlanWithoutARealBallMeasuresAtTheNextLessonUnlessTheCoachSaysOtherwise() {
+        JsonNode range = draft();
+        assertThat(range.at("/terms/lessonCheck").asBoolean()).as("a range day").isFalse();
+        Begun home = Begun.swayer(coach, "improver", "", 20, 30, "home");
+        home.draft(coach);
+        JsonNode laid = coach.get(home.lesson() + "/plan").expect(200).body();
+        assertThat(laid.at("/terms/lessonCheck").asBoolean()).isTrue();
+        String without = laid.path("terms").toString().replace("\"lessonCheck\":true", "\"lessonCheck\":false");
+        JsonNode taken = coach.put(home.lesson() + "/plan", without).expect(200).body();
+        assertThat(taken.at("/terms/lessonCheck").asBoolean()).isFalse();
+    }
+
+    @Test
     void whatTheStudentWillHaveAndHowItIsLaidAreTerms() {
         JsonNode laid = coach.put(
                         plan,

@@ -8,6 +8,7 @@ import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.swing.Handedness;
+import java.time.LocalDate;
 import java.util.HashSet;
 import java.util.List;
 import java.util.Map;
@@ -64,6 +65,14 @@ public record Student(
 
     Ground ground(Place place) {
         return grounds.getOrDefault(place, place.usualGround());
+    }
+
+    /** Whether a planned day from one on and before another comes to a real ball: with none, no gate of a ball can be passed. */
+    public boolean meetsARealBall(LocalDate from, LocalDate until) {
+        return week.practiceDays(from, until).stream()
+                .flatMap(day -> week.on(day).stream())
+                .flatMap(slot -> form(slot.place(), Rung.SHORT).stream())
+                .anyMatch(Form::realBall);
     }
 
     /**

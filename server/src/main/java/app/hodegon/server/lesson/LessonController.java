@@ -4,6 +4,7 @@ import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.PastLesson;
+import app.hodegon.core.drill.Joint;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.AccountUnits;
@@ -62,6 +63,8 @@ class LessonController {
     }
 
     /**
+     * @param complaint in the student's own words; may be empty
+     * @param flags ids of what is to be spared
      * @param studentUnits in which the student reads; all else is said in the coach's
      * @param studentHeight cm; null where it is not known
      * @param measured readings from kept swings
@@ -76,6 +79,8 @@ class LessonController {
             @NotNull UUID studentId,
             @NotNull String studentName,
             @NotNull String handedness,
+            @NotNull String complaint,
+            @NotNull List<String> flags,
             @NotNull String studentUnits,
             String studentLook,
             Double studentHeight,
@@ -165,6 +170,8 @@ class LessonController {
                 student.id(),
                 student.name(),
                 student.hand().id(),
+                student.complaint(),
+                student.profile().flags().stream().sorted().map(Joint::id).toList(),
                 student.units(),
                 student.figure().look().orElse(null),
                 student.figure().height().orElse(null),

@@ -45,7 +45,7 @@ class Outlooks {
                         practice.ladder(student.id()),
                         today,
                         plans.plannedBetween(student.id(), begins.minusDays(MEMORY), begins)),
-                terms.lessonCheck() ? Optional.of(terms.nextLesson()) : Optional.empty());
+                terms.settings().lessonCheck() ? Optional.of(terms.nextLesson()) : Optional.empty());
     }
 
     /** A plan the student has, with the chances as they are now. */

@@ -76,7 +76,8 @@ public class PlanDrafts {
         StoredLesson lesson = lessons.toChange(coach, lessonId);
         plans.ofLesson(lessonId)
                 .ifPresent(now -> requests.refuseBehind(terms, now.terms(), plans.assignedOfLesson(lessonId)));
-        return found.ofCoach(coach, lay(students.ofCoach(coach, lesson.studentId()), lesson, terms));
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        return found.ofCoach(coach, lay(student, lesson, PlanRequests.measuring(student, terms)));
     }
 
     /**
@@ -103,8 +104,9 @@ public class PlanDrafts {
             throw new Conflict("The student has the plan of this lesson already: change it there.");
         }
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        PlanRequest asked = requests.of(student, lesson, terms, Optional.empty());
-        return found.ofCoach(coach, lay(student, lesson, terms.with(asked, refit.apply(asked))));
+        PlanTerms measuring = PlanRequests.measuring(student, terms);
+        PlanRequest asked = requests.of(student, lesson, measuring, Optional.empty());
+        return found.ofCoach(coach, lay(student, lesson, measuring.with(asked, refit.apply(asked))));
     }
 
     private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms) {

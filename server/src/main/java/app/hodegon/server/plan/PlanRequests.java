@@ -66,9 +66,6 @@ class PlanRequests {
             throw new Invalid("from", "A plan cannot begin before its lesson.");
         }
         Diagnosis diagnosis = lessons.diagnose(lesson, student);
-        Student profile = student.profile();
-        Week whole = terms.week() == null ? profile.week() : StudentEntry.week(terms.week());
-        Week week = terms.smaller() ? whole.scaled(SMALLER) : whole;
         List<Fault> focus = terms.firstFaultOnly() ? lesson.focus().subList(0, 1) : lesson.focus();
         LocalDate from = running.map(r -> firstOpenDay(r, terms.from())).orElse(terms.from());
         if (!terms.nextLesson().isAfter(from)) {
@@ -76,8 +73,7 @@ class PlanRequests {
         }
         DrillLibrary library = drills.of(student.coachId());
         Ladder ladder = practice.ladder(student.id());
-        Student withHistory = terms.equipped(profile)
-                .with(week)
+        Student withHistory = ofTerms(student, terms)
                 .sparing(spared(student, lesson, terms))
                 .after(ladder.done().stream()
                         .filter(d -> library.has(d.drill()))
@@ -99,6 +95,19 @@ class PlanRequests {
                         terms.settings(),
                         new PlanRequest.SoFar(
                                 ladder.worked(gates.of(student.id())), ease(student, from, terms.nextLesson()))));
+    }
+
+    /** With the week and the kit that these terms give. */
+    private static Student ofTerms(StoredStudent student, PlanTerms terms) {
+        Student profile = student.profile();
+        Week whole = terms.week() == null ? profile.week() : StudentEntry.week(terms.week());
+        return terms.equipped(profile).with(terms.smaller() ? whole.scaled(SMALLER) : whole);
+    }
+
+    /** The same terms; where they do not say, ten scored balls begin the next lesson if no day before it has a real one. */
+    static PlanTerms measuring(StoredStudent student, PlanTerms terms) {
+        if (terms.lessonCheck() != null) return terms;
+        return terms.checking(!ofTerms(student, terms).meetsARealBall(terms.from(), terms.nextLesson()));
     }
 
     /** What pain asks for: the week after it, and as long as a drill is stopped for it. */

@@ -37,7 +37,8 @@ import java.util.stream.Stream;
  * @param edits what the coach decided; null for nothing
  * @param smaller whether each day asks for less than the week has; null for no
  * @param oneThing whether it is a block of one thing; null for no
- * @param lessonCheck whether the next lesson begins with ten scored balls that count as a check; null for no
+ * @param lessonCheck whether the next lesson begins with ten scored balls that count as a check; null where
+ *     the days decide: it does if none of them has a real ball
  * @param kit what the student will have for it besides their own; null for nothing
  * @param unspared sore joints that the coach no longer spares; null for none
  */
@@ -153,20 +154,24 @@ public record PlanTerms(
         if (edits == null) edits = EditsEntry.NONE;
         smaller = smaller != null && smaller;
         oneThing = oneThing != null && oneThing;
-        lessonCheck = lessonCheck != null && lessonCheck;
         kit = kit == null ? List.of() : List.copyOf(kit);
         unspared = unspared == null ? List.of() : List.copyOf(unspared);
     }
 
     /** Without edits, in the student's own week. */
     public static PlanTerms between(LocalDate from, LocalDate nextLesson) {
-        return new PlanTerms(from, nextLesson, null, false, null, false, false, false, null, null);
+        return new PlanTerms(from, nextLesson, null, false, null, false, false, null, null, null);
     }
 
     /** With what the coach decided about it. */
     PlanTerms with(EditsEntry others) {
         return new PlanTerms(
                 from, nextLesson, week, firstFaultOnly, others, smaller, oneThing, lessonCheck, kit, unspared);
+    }
+
+    /** With or without ten scored balls at the start of the next lesson. */
+    PlanTerms checking(boolean check) {
+        return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, smaller, oneThing, check, kit, unspared);
     }
 
     /** Asking for less each day, or again for what the week has. */
@@ -231,7 +236,7 @@ public record PlanTerms(
     }
 
     PlanRequest.Settings settings() {
-        return new PlanRequest.Settings(oneThing, lessonCheck);
+        return new PlanRequest.Settings(oneThing, lessonCheck != null && lessonCheck);
     }
 
     /** The student with what they will have for this plan. */

@@ -155,6 +155,7 @@ class ProgressService {
                         SignChange.of(since.then().before(), since.now().before())),
                 whole(since, said).orElse(null),
                 since.practised(),
+                stopped(since.now().studentId()),
                 notes(since.kept(), said),
                 since.proposal()
                         .map(p ->

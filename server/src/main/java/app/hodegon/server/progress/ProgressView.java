@@ -24,6 +24,7 @@ import java.util.UUID;
  * @param signs what was looked for both times and seen once at least
  * @param whole over the whole work, from its first lesson on; null where that is the last one
  * @param between what practice since then tells by itself
+ * @param stopped names of drills that hurt and are stopped
  * @param notes what could not be compared, and why
  * @param proposal what to do next; null where nothing was worked on
  */
@@ -37,11 +38,12 @@ record ProgressView(
         @NotNull List<SignChangeView> signs,
         Whole whole,
         @NotNull List<BetweenView.Sum> between,
+        @NotNull List<String> stopped,
         @NotNull List<String> notes,
         ProposalView proposal) {
 
     static final ProgressView FIRST = new ProgressView(
-            null, null, List.of(), null, List.of(), List.of(), List.of(), null, List.of(), List.of(), null);
+            null, null, List.of(), null, List.of(), List.of(), List.of(), null, List.of(), List.of(), List.of(), null);
 
     /** A sign looked for then and now. */
     record SignChangeView(
