@@ -213,15 +213,14 @@ public record Attention(
     }
 
     /**
-     * Three checks running under the gate, on two days or more; or one, and the day on which the gate was promised lies a week
-     * back.
+     * Three checks running under the gate, on two days or more, whatever easier work lay between; or one, and the day on
+     * which the gate was promised lies a week back. Whose checks rise is on the way.
      */
     private static Optional<Attention> stuck(Situation now, StepId step, Ladder.RungState state) {
         Gate gate = now.gates().of(step);
-        int held = state.held(gate);
-        if (held == 0) return Optional.empty();
-        List<CheckSet> sets = state.counting()
-                .subList(state.counting().size() - held, state.counting().size());
+        List<CheckSet> sets = state.under(gate);
+        int held = sets.size();
+        if (held == 0 || !state.rising(sets.get(0).on()).isEmpty()) return Optional.empty();
         Optional<LocalDate> checked = held < STUCK_AFTER
                 ? Optional.empty()
                 : Optional.of(sets.get(STUCK_AFTER - 1).on())

@@ -77,6 +77,13 @@ public record Ladder(Map<StepId, RungState> rungs) {
             return held;
         }
 
+        /** All sets running, up to the last, that did not have enough good reps, whatever steps back lie between. */
+        List<CheckSet> under(Gate gate) {
+            int from = all.size();
+            while (from > 0 && !all.get(from - 1).isEnoughFor(gate)) from--;
+            return all.subList(from, all.size());
+        }
+
         /** Since its gate is open. */
         Worked worked(Gate gate) {
             Map<String, Set<LocalDate>> days = counting.stream()

@@ -4,13 +4,8 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Notice;
 import app.hodegon.core.practice.Attention.Kind;
 import app.hodegon.core.practice.Attention.Subject;
-import app.hodegon.core.progress.Better;
-import app.hodegon.core.progress.Comparison;
 import app.hodegon.core.progress.Comparison.Count;
 import app.hodegon.core.progress.Estimate;
-import app.hodegon.core.progress.Verdict;
-import app.hodegon.core.swing.BallResult;
-import app.hodegon.core.swing.Tally;
 import app.hodegon.core.swing.Units;
 import java.util.ArrayList;
 import java.util.LinkedHashMap;
@@ -22,9 +17,6 @@ import java.util.stream.Collectors;
 /** What goes wrong between lessons though the practice goes on: the strike falls apart, or it is always the other answer. */
 final class Slipping {
 
-    /** Days with balls that are looked at as the latest. */
-    private static final int LATEST_DAYS = 2;
-
     /** Sets in a row with the same wrong answer. */
     private static final int SAME_WRONG = 6;
 
@@ -32,35 +24,9 @@ final class Slipping {
 
     static List<Attention> of(List<PracticeSession> practice, DrillLibrary library) {
         List<Attention> all = new ArrayList<>();
-        strike(practice).ifPresent(all::add);
+        StrikeFalls.of(practice).ifPresent(all::add);
         all.addAll(noticed(practice, library));
         return all;
-    }
-
-    /** Fewer solid ones on the latest days than on those before, beyond chance (Newcombe 1998). */
-    private static Optional<Attention> strike(List<PracticeSession> practice) {
-        List<PracticeSession> withBalls = practice.stream()
-                .filter(s -> s.allBalls().total(BallResult.Kind.STRIKE) > 0)
-                .toList();
-        int cut = withBalls.size() - LATEST_DAYS;
-        if (cut < 1) return Optional.empty();
-        Count before = solid(withBalls.subList(0, cut));
-        Count now = solid(withBalls.subList(cut, withBalls.size()));
-        Comparison change = Comparison.ofCounts(before, now, Better.HIGHER);
-        if (change.verdict() != Verdict.WORSE) return Optional.empty();
-        PracticeSession last = withBalls.get(withBalls.size() - 1);
-        return Optional.of(new Attention(
-                Kind.STRIKE,
-                last.day().toString(),
-                last.day(),
-                Subject.NONE,
-                "The strike falls apart: %d of %d solid on the last two days with balls, %d of %d before."
-                        .formatted(now.hits(), now.of(), before.hits(), before.of())));
-    }
-
-    private static Count solid(List<PracticeSession> sessions) {
-        Tally tally = sessions.stream().map(PracticeSession::allBalls).reduce(Tally.EMPTY, Tally::plus);
-        return new Count(tally.of(BallResult.SOLID), tally.total(BallResult.Kind.STRIKE));
     }
 
     private record Said(PracticeSession on, String answer) {}

@@ -22,6 +22,7 @@ import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
 import app.hodegon.core.plan.Refit;
 import app.hodegon.core.plan.Student;
+import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.Forecast;
@@ -82,6 +83,11 @@ public final class LoopStudy {
 
     private static final int THIRD = 2;
 
+    private static final Set<Attention.Kind> STANDS_STILL = EnumSet.of(Attention.Kind.STUCK, Attention.Kind.LOST);
+
+    /** Who learned so much of a rung does not stand still on it. */
+    private static final double LEARNED = 1.0 / 3;
+
     /** A fault that fell to this share of what it was has improved. */
     private static final double IMPROVED = 0.75;
 
@@ -123,7 +129,9 @@ public final class LoopStudy {
             "first focus a true root, lesson 2",
             "first focus a true root, lesson 3",
             "first focus a true root, lesson 4",
-            "gates given 90 % or more that were passed");
+            "gates given 90 % or more that were passed",
+            "learned nothing in four weeks of practice, and on the list as stuck or lost",
+            "on the list as stuck, of whom a third or more was learned there in the last fortnight");
 
     /**
      * @param counts by what is counted
@@ -220,7 +228,7 @@ public final class LoopStudy {
                     ever.addAll(worked);
                     practised &= shareDone >= 0.5;
                     lookedAgain |= LOOKED_AGAIN.contains(kind);
-                    if (lesson == THIRD && practised && !improved(first, showing)) count(5, lookedAgain);
+                    if (lesson == THIRD && practised) onTheList(first, showing, on);
                     judge(kind, diagnosis, improved);
                     if (NextPlan.follows(kind)) {
                         focus = NextPlan.focus(kind, worked, diagnosis, allPassed());
@@ -240,6 +248,37 @@ public final class LoopStudy {
                 last = showing;
                 worked = focus;
             }
+        }
+
+        private void onTheList(Map<Fault, Double> first, Map<Fault, Double> showing, LocalDate on) {
+            if (!improved(first, showing)) count(5, lookedAgain);
+            List<Attention> list = Attention.of(new Attention.Situation(
+                            List.of(),
+                            Optional.empty(),
+                            likelyOn,
+                            sessions,
+                            Map.of(),
+                            Set.of(),
+                            Gates.STANDARD,
+                            Optional.empty(),
+                            library,
+                            List.of(),
+                            Optional.empty(),
+                            Optional.empty()))
+                    .stream()
+                    .filter(a -> !a.from().isAfter(on))
+                    .toList();
+            if (learner.family() == Family.NEVER) {
+                count(12, list.stream().anyMatch(a -> STANDS_STILL.contains(a.kind())));
+            }
+            list.stream()
+                    .filter(a -> a.kind() == Attention.Kind.STUCK)
+                    .flatMap(a -> a.subject().step().stream())
+                    .forEach(step -> count(13, learned(step) - learnedBefore.getOrDefault(step, 0.0) >= LEARNED));
+        }
+
+        private double learned(StepId step) {
+            return learner.learned(step.fault(), step.rung());
         }
 
         private void roots(Map<Fault, Double> showing, List<Fault> focus, int lesson) {
@@ -326,6 +365,7 @@ public final class LoopStudy {
         }
 
         private List<StepId> promised = List.of();
+        private final Map<StepId, Double> learnedBefore = new HashMap<>();
 
         private Proposal.Kind propose(Observations seen, Diagnosis diagnosis, LocalDate on) {
             Changes kept = new Changes(
@@ -401,6 +441,7 @@ public final class LoopStudy {
                     new Forecast.History(sessions, ladder(), request.from(), planned),
                     Optional.empty());
             begun = request.from();
+            ladder().rungs().keySet().forEach(step -> learnedBefore.put(step, learned(step)));
             promised = new ArrayList<>();
             likelyOn = new HashMap<>();
             outlooks.forEach((step, outlook) -> {

@@ -251,6 +251,33 @@ class AttentionTest {
     }
 
     @Test
+    void stepsBackDoNotHideWhoStandsStillAndWhoRisesIsNotStuck() {
+        List<Attention> still = of(
+                Optional.empty(),
+                Gates.STANDARD,
+                scored(0, 5),
+                scored(1, 2),
+                scored(2, 3),
+                scored(3, 6),
+                scored(4, 3),
+                scored(5, 4),
+                scored(6, 6));
+        assertThat(kinds(still, 6)).as("one check since the last step back").containsExactly(Kind.STUCK);
+        assertThat(kinds(
+                        of(
+                                Optional.empty(),
+                                Gates.STANDARD,
+                                scored(0, 3),
+                                scored(1, 5),
+                                scored(2, 5),
+                                scored(3, 7),
+                                scored(4, 7)),
+                        6))
+                .as("on the way")
+                .isEmpty();
+    }
+
+    @Test
     void aPlanThatNobodyCanOpenWantsAnInvitation() {
         assertThat(kinds(unreached(null, false), -1)).as("on the eve").containsExactly(Kind.NOT_INVITED);
         assertThat(kinds(unreached(DAY, false), 2)).as("three days to open it").isEmpty();

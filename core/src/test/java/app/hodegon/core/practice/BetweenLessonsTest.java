@@ -27,6 +27,8 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.IntStream;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class BetweenLessonsTest {
@@ -38,7 +40,7 @@ class BetweenLessonsTest {
     }
 
     private static List<Ball> balls(int solid, int fat) {
-        return java.util.stream.Stream.concat(
+        return Stream.concat(
                         Collections.nCopies(solid, ball(BallResult.STRAIGHT, BallResult.SOLID)).stream(),
                         Collections.nCopies(fat, ball(BallResult.SLICE, BallResult.FAT)).stream())
                 .toList();
@@ -242,21 +244,48 @@ class BetweenLessonsTest {
                 Optional.empty()));
     }
 
+    /** Days with so many solid ones of twenty, in the order practised. */
+    private static PracticeSession[] strikes(int... solid) {
+        return IntStream.range(0, solid.length)
+                .mapToObj(day -> session(day, struck(Club.WEDGE, balls(solid[day], 20 - solid[day]))))
+                .toArray(PracticeSession[]::new);
+    }
+
     @Test
     void aStrikeThatFallsApartWantsTheCoach() {
-        PracticeSession good = session(0, struck(Club.WEDGE, balls(17, 3)));
-        PracticeSession second = session(1, struck(Club.WEDGE, balls(4, 6)));
-        List<Attention> all = attention(good, second, session(3, struck(Club.WEDGE, balls(5, 5))));
+        List<Attention> all = attention(strikes(17, 16, 17, 18, 9, 8));
         assertThat(all).extracting(Attention::kind).containsExactly(Attention.Kind.STRIKE);
-        assertThat(all.get(0).reason()).contains("9 of 20 solid").contains("17 of 20 before");
-        assertThat(all.get(0).from()).isEqualTo(DAY.plusDays(3));
-        assertThat(attention(good, second))
-                .as("two days with balls, and nothing before")
-                .isEmpty();
-        assertThat(attention(
-                        good, session(1, struck(Club.WEDGE, balls(7, 3))), session(3, struck(Club.WEDGE, balls(7, 3)))))
+        assertThat(all.get(0).reason()).contains("17 of 40 solid").contains("68 of 80 before");
+        assertThat(all.get(0).from()).isEqualTo(DAY.plusDays(5));
+        assertThat(attention(strikes(17, 16, 9, 8))).as("too little before").isEmpty();
+        assertThat(attention(strikes(17, 16, 17, 18, 14, 13)))
                 .as("within chance")
                 .isEmpty();
+        assertThat(attention(strikes(19, 8, 18, 9, 9, 8)))
+                .as("no more than the days differ anyway")
+                .isEmpty();
+    }
+
+    @Test
+    void onlyTheSameRungIsCompared() {
+        PracticeSession[] days = strikes(17, 16, 17, 18, 9, 8);
+        for (int day = 4; day < 6; day++) {
+            BlockResult was = days[day].blocks().get(0);
+            days[day] = session(
+                    day,
+                    new BlockResult(
+                            was.block(),
+                            was.fault(),
+                            was.drill(),
+                            Rung.FULL,
+                            was.kind(),
+                            was.marks(),
+                            was.form(),
+                            was.condition(),
+                            was.told(),
+                            was.aside()));
+        }
+        assertThat(attention(days)).as("full swings are struck worse").isEmpty();
     }
 
     @Test
