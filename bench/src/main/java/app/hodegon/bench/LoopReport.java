@@ -3,6 +3,7 @@ package app.hodegon.bench;
 import app.hodegon.core.simulate.LoopStudy;
 import app.hodegon.core.simulate.LoopStudy.Result;
 import app.hodegon.core.simulate.LoopStudy.Share;
+import app.hodegon.core.simulate.StrikeStudy;
 import java.io.IOException;
 import java.nio.file.Files;
 import java.nio.file.Path;
@@ -16,7 +17,7 @@ import java.util.stream.Collectors;
 final class LoopReport {
 
     private static final int STUDENTS = 200;
-    private static final long[] SEEDS = {20261, 20262, 20263};
+    private static final long[] SEEDS = {30271, 30272, 30273};
 
     private LoopReport() {}
 
@@ -33,7 +34,8 @@ final class LoopReport {
                 "seed. They learn by families that neither planner nor forecast assumes (a power law with form that changes",
                 "from day to day, a plateau, a relapse after three weeks, never, a late jump), a third of them keep half of",
                 "their days, a quarter call a third of the bad ones good. Their faults show otherwise than the catalogue says:",
-                "strengths and leaks are drawn anew, some signs are missing, and one answer in ten is wrong.",
+                "strengths and leaks are drawn anew, some signs are missing, and one answer in ten is wrong. A lesson has ten balls,",
+                "one film and eight looks, up to sixteen while nothing is likely.",
                 "",
                 "| what | seed 1 | seed 2 | seed 3 | seed 1, lessons that forget |",
                 "|---|---|---|---|---|"));
@@ -44,8 +46,21 @@ final class LoopReport {
                             results.stream().map(r -> said(r, what)).collect(Collectors.joining(" | ")),
                             said(forgets, what)));
         }
-        lines.addAll(List.of("", "## The forecast, for learners it does not know", "", "Seed 1, by tenth:", ""));
-        lines.addAll(ReliabilityReport.table(results.get(0).forecast(), "passed"));
+        lines.addAll(List.of("", "## The forecast, for learners it does not know"));
+        for (int seed = 0; seed < results.size(); seed++) {
+            lines.addAll(List.of("", "Seed %d, by tenth:".formatted(seed + 1), ""));
+            lines.addAll(ReliabilityReport.table(results.get(seed).forecast(), "passed"));
+        }
+        StrikeStudy.Result strike = new StrikeStudy(STUDENTS, SEEDS[0]).run();
+        lines.addAll(List.of(
+                "",
+                "## The strike that falls apart",
+                "",
+                "%d students hit twenty balls on 150 days of a year, with form that changes from day to day, and are looked at"
+                        .formatted(STUDENTS),
+                "every day: on level play %.2f alarms a student and year. Of others who fall to two solid balls in five, %.0f %%"
+                        .formatted(strike.alarms(), 100 * strike.found()),
+                "are found within four days with balls."));
         Files.writeString(docs.resolve("loop.md"), String.join("\n", lines) + "\n");
     }
 
