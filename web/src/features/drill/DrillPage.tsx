@@ -2,7 +2,7 @@ import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { Link, useNavigate, useParams, useSearchParams } from "react-router";
 import { api, Problem } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
-import type { Catalogue, Drill } from "@/api/types";
+import type { Catalogue, Drill, Wire } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { Failed, Loading, Note } from "@/ui/Notice";
 import { rightOf } from "./notice";
@@ -226,7 +226,7 @@ const FEW = 5;
 function Record({ id }: { id: string }) {
   const record = useQuery(queries.drillRecord(id));
   if (!record.data) return null;
-  const { students, sessions, passed, setsToPass, stepBacks, pains } = record.data;
+  const { students, sessions, passed, setsToPass, stepBacks, pains, reps } = record.data;
   return (
     <section aria-labelledby="record" className="border-line border-t pt-4">
       <h2 id="record">With your students</h2>
@@ -240,10 +240,41 @@ function Record({ id }: { id: string }) {
             {count(stepBacks, "step back", "steps back")},{" "}
             {pains === 0 ? "no pain" : `pain ${count(pains, "time")}`}.
           </p>
+          {reps && <RepsToAGate reps={reps} students={students} />}
           {students < FEW && <p className="text-soft text-sm">Too few students to judge the drill by.</p>}
         </>
       )}
     </section>
+  );
+}
+
+/** Reps to a gate, as assumed and as learnt: two marks, one with its interval, on one line. */
+function RepsToAGate({
+  reps,
+  students,
+}: {
+  reps: NonNullable<Wire["DrillRecordView"]["reps"]>;
+  students: number;
+}) {
+  const { assumed, learnt, low, high } = reps;
+  const end = 1.1 * Math.max(high, assumed);
+  const at = (value: number) => `${(100 * value) / end}%`;
+  const said = (value: number) => String(Math.round(value / 5) * 5);
+  return (
+    <figure className="mt-1 max-w-md">
+      <figcaption>
+        <strong>
+          {said(learnt)} reps to a gate, {said(low)} to {said(high)}
+        </strong>{" "}
+        ● from {count(students, "student")} of yours; {said(assumed)} ○ are assumed of anybody.
+      </figcaption>
+      <svg aria-hidden className="mt-1 h-6 w-full">
+        <line x1="0" x2="100%" y1="12" y2="12" className="stroke-line" />
+        <line x1={at(low)} x2={at(high)} y1="12" y2="12" strokeWidth="5" className="stroke-strong-line" />
+        <circle cx={at(learnt)} cy="12" r="6" className="fill-ink" />
+        <circle cx={at(assumed)} cy="12" r="5" strokeWidth="2" className="fill-sheet stroke-ink" />
+      </svg>
+    </figure>
   );
 }
 

@@ -43,6 +43,7 @@ beforeEach(() => {
       setsToPass: 3,
       stepBacks: 1,
       pains: 0,
+      reps: { assumed: 161, learnt: 213, low: 148, high: 302 },
     },
     "GET /api/drills/toe/record": {
       students: 0,
@@ -88,6 +89,9 @@ describe("the library", () => {
     const record = (await screen.findByRole("heading", { name: "With your students" })).parentElement!;
     expect(record.textContent).toContain(
       "2 students, 9 sessions. 1 gate passed, after 3.0 check sets each. 1 step back, no pain.",
+    );
+    expect(record.textContent).toContain(
+      "215 reps to a gate, 150 to 300 ● from 2 students of yours; 160 ○ are assumed of anybody.",
     );
     expect(record.textContent).toContain("Too few");
   });

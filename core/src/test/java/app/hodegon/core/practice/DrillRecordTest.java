@@ -1,16 +1,20 @@
 package app.hodegon.core.practice;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.assertj.core.api.Assertions.within;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.learning.GateReps;
+import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.UUID;
+import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 class DrillRecordTest {
@@ -39,8 +43,25 @@ class DrillRecordTest {
                 session(4, "a", poor, false));
         List<PracticeSession> back = List.of(session(1, "a", poor, false), session(2, "a", poor, false));
         List<PracticeSession> other = List.of(session(1, "b", good, false));
-        DrillRecord record = DrillRecord.of(List.of(quick, slow, back, other), "a");
-        assertThat(record).isEqualTo(new DrillRecord(3, 8, 2, 2.5, 1, 1));
-        assertThat(DrillRecord.of(List.of(other), "a")).isEqualTo(new DrillRecord(0, 0, 0, 0, 0, 0));
+        DrillRecord record = of(quick, slow, back, other);
+        assertThat(record).isEqualTo(new DrillRecord(3, 8, 2, 2.5, 1, 1, record.reps()));
+        assertThat(of(other)).isEqualTo(new DrillRecord(0, 0, 0, 0, 0, 0, Optional.empty()));
+
+        // Twenty reps and thirty until two passed, twenty more without; by hand from the sums of the gamma.
+        DrillRecord.Reps reps = record.reps().orElseThrow();
+        double usual = GateReps.assumed(Level.IMPROVER.repsToLearn(), Rung.FEEL);
+        assertThat(reps.assumed()).isCloseTo(usual, within(1e-9));
+        assertThat(reps.learnt()).isCloseTo(usual * (20 + 70 / usual) / 22, within(1e-9));
+        assertThat(reps.low()).isLessThan(reps.learnt());
+        assertThat(reps.high()).isGreaterThan(reps.learnt());
+    }
+
+    @SafeVarargs
+    private static DrillRecord of(List<PracticeSession>... practice) {
+        return DrillRecord.of(
+                Stream.of(practice)
+                        .map(sessions -> new DrillRecord.Practised(Level.IMPROVER, sessions))
+                        .toList(),
+                "a");
     }
 }

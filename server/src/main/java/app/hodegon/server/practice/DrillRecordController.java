@@ -24,7 +24,15 @@ class DrillRecordController {
             @NotNull int passed,
             @NotNull double setsToPass,
             @NotNull int stepBacks,
-            @NotNull int pains) {}
+            @NotNull int pains,
+            RepsView reps) {}
+
+    /** Reps to a gate: as assumed of anybody, and as learnt from these students, with its 95 % interval. */
+    record RepsView(
+            @NotNull double assumed,
+            @NotNull double learnt,
+            @NotNull double low,
+            @NotNull double high) {}
 
     /** A drill nobody did has a record of nothing. */
     @GetMapping("/api/drills/{id}/record")
@@ -36,6 +44,9 @@ class DrillRecordController {
                 record.passed(),
                 record.setsToPass(),
                 record.stepBacks(),
-                record.pains());
+                record.pains(),
+                record.reps()
+                        .map(r -> new RepsView(r.assumed(), r.learnt(), r.low(), r.high()))
+                        .orElse(null));
     }
 }

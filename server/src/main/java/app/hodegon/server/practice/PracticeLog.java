@@ -94,7 +94,7 @@ public class PracticeLog {
 
     /** How a drill has gone for a coach's students. */
     public DrillRecord drillRecord(UUID coach, String drill) {
-        return DrillRecord.of(practice.ofCoachWithDrill(coach, drill).values(), drill);
+        return DrillRecord.of(practice.ofCoachWithDrill(coach, drill), drill);
     }
 
     /**

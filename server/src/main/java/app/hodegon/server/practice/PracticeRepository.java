@@ -14,10 +14,12 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.practice.Aside;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
+import app.hodegon.core.practice.DrillRecord;
 import app.hodegon.core.practice.Feel;
 import app.hodegon.core.practice.Pain;
 import app.hodegon.core.practice.PracticeSession;
@@ -37,6 +39,7 @@ import java.util.Collection;
 import java.util.Comparator;
 import java.util.EnumMap;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -179,17 +182,25 @@ class PracticeRepository {
     }
 
     /** Sessions with this drill of all of a coach's students, by student. */
-    Map<UUID, List<PracticeSession>> ofCoachWithDrill(UUID coach, String drill) {
-        Map<UUID, UUID> owners = db.selectDistinct(PRACTICE_SESSION.ID, PRACTICE_SESSION.STUDENT_ID)
+    List<DrillRecord.Practised> ofCoachWithDrill(UUID coach, String drill) {
+        Map<UUID, Level> levels = new LinkedHashMap<>();
+        Map<UUID, UUID> owners = new HashMap<>();
+        db.selectDistinct(PRACTICE_SESSION.ID, PRACTICE_SESSION.STUDENT_ID, STUDENT.PLAYING_LEVEL)
                 .from(PRACTICE_SESSION)
                 .join(PRACTICE_BLOCK)
                 .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(PRACTICE_SESSION.STUDENT_ID))
                 .where(STUDENT.COACH_ID.eq(coach).and(PRACTICE_BLOCK.DRILL.eq(drill)))
-                .fetchMap(PRACTICE_SESSION.ID, PRACTICE_SESSION.STUDENT_ID);
-        return fetch(among(PRACTICE_SESSION.ID, owners.keySet())).stream()
+                .forEach(row -> {
+                    owners.put(row.value1(), row.value2());
+                    levels.put(row.value2(), Identified.of(Level.class, row.value3()));
+                });
+        Map<UUID, List<PracticeSession>> sessions = fetch(among(PRACTICE_SESSION.ID, owners.keySet())).stream()
                 .collect(Collectors.groupingBy(s -> owners.get(s.id())));
+        return levels.keySet().stream()
+                .map(student -> new DrillRecord.Practised(levels.get(student), sessions.get(student)))
+                .toList();
     }
 
     private List<PracticeSession> fetch(Condition which) {
