@@ -1,5 +1,6 @@
 package app.hodegon.server.demo;
 
+import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.diagnosis.Diagnosis.Finding;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.practice.PracticeSession;
@@ -153,6 +154,12 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
         events.publishEvent(new StudentChanged(student.id()));
     }
 
+    /** Why another focus than proposed; nothing where it is the same. */
+    private static String reason(List<Fault> focus, List<Fault> before, Diagnosis diagnosis) {
+        if (diagnosis.focus().equals(focus)) return "";
+        return focus.equals(before) ? "Staying with what we began." : "What was seen today points here.";
+    }
+
     private void live(Account coach, StoredStudent student, Persona persona, LocalDate today) {
         List<Fault> worked = List.of();
         List<Season.Lesson> all =
@@ -169,7 +176,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
                     coach,
                     stored.id(),
                     lesson.focus().stream().map(f -> f.id()).toList(),
-                    lesson.diagnosis().focus().equals(lesson.focus()) ? "" : "Staying with what we began.");
+                    reason(lesson.focus(), worked, lessons.diagnose(lessons.byId(stored.id()), student)));
             proposals.keep(
                     coach,
                     stored.id(),
