@@ -7,6 +7,7 @@ const ORDER = [
   "calendar",
   "api",
   "ui",
+  "invite",
   "feet",
   "drill",
   "progress",

@@ -6,7 +6,7 @@ import type { Catalogue, Lesson, Wire } from "@/api/types";
 import { Button, ButtonLink } from "@/ui/Button";
 import { shortDay } from "@/calendar/dates";
 import { Failed } from "@/ui/Notice";
-import { InviteSheet } from "../student/InviteSheet";
+import { InviteSheet } from "../invite/InviteSheet";
 import { AnswerForm } from "../practice/AnswerForm";
 import { signGate } from "../practice/signGate";
 import { type Eased, MakeSmaller } from "./SmallerPlan";

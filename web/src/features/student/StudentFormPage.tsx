@@ -14,7 +14,7 @@ import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
 import { MetricField } from "@/ui/MetricField";
 import { OtherCoaches } from "../academy/OtherCoaches";
-import { PasswordSheet } from "./InviteSheet";
+import { PasswordSheet } from "../invite/InviteSheet";
 import { RecordTools } from "./RecordTools";
 import { LookChoice } from "./LookChoice";
 import { Grounds, WeekFields } from "./WeekFields";

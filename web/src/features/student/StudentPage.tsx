@@ -11,7 +11,7 @@ import { SentFilms } from "../clip/SentFilms";
 import { PracticePanel } from "../practice/PracticePanel";
 import { WantedSwing } from "../golfer/WantedSwing";
 import { ThreadPicture } from "../progress/ThreadPicture";
-import { InviteSheet } from "./InviteSheet";
+import { InviteSheet } from "../invite/InviteSheet";
 import { Title } from "@/ui/Title";
 
 /** A student: the thread of lessons, what was practised, and the way into the next lesson. */
