@@ -24,10 +24,11 @@ import java.util.stream.Stream;
 import org.hipparchus.distribution.discrete.BinomialDistribution;
 
 /**
- * The chance of being through each gate by the next lesson: the share of simulated students who are. They are drawn for
- * the level, practise what this student practised, and are kept in proportion to how well they explain this student's
- * own check sets (a particle filter with systematic resampling, Kitagawa 1996); then they go on with the plan. Rests on
- * the {@link Learner}'s assumptions.
+ * The chance of being through each gate by the next lesson: the share of simulated students who are. They are drawn from
+ * all kinds of learners of the level, practise what this student practised, and are kept in proportion to how well they explain this student's
+ * own check sets (a particle filter with systematic resampling, Kitagawa 1996; whoever is kept twice goes on nearly, not
+ * wholly, alike); then they go on with the plan, each keeping the days of somebody with this student's {@link Attendance}.
+ * Rests on what {@link Learner#anybody} allows for.
  */
 public final class Forecast {
 
