@@ -37,11 +37,11 @@ export function Opening({
   ].filter((f) => f.text);
   return (
     <section aria-label="Where this lesson begins" className="border-line grid gap-2 border-b pb-3">
-      <dl className="grid grid-cols-[max-content_1fr] gap-x-4">
+      <dl className="grid grid-cols-[max-content_minmax(0,1fr)] gap-x-4">
         {facts.map((fact) => (
           <div key={fact.title} className="contents">
             <dt className="text-soft">{fact.title}</dt>
-            <dd>{fact.text}</dd>
+            <dd className="wrap-anywhere">{fact.text}</dd>
           </div>
         ))}
       </dl>

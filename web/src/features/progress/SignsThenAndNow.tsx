@@ -17,7 +17,7 @@ export function bySign(signs: Seen, catalogue: Catalogue): { title: string; labe
 export function SignsThenAndNow({ signs, catalogue }: { signs: Seen; catalogue: Catalogue }) {
   if (signs.length === 0) return null;
   return (
-    <dl className="grid gap-x-4 sm:grid-cols-[max-content_1fr]">
+    <dl className="grid gap-x-4 sm:grid-cols-[max-content_minmax(0,1fr)]">
       {bySign(signs, catalogue).map((group) => (
         <div key={group.title} className="contents">
           <dt className="text-soft">{group.title}</dt>
