@@ -41,7 +41,7 @@ export function Opening({
         {facts.map((fact) => (
           <div key={fact.title} className="contents">
             <dt className="text-soft">{fact.title}</dt>
-            <dd className="wrap-anywhere">{fact.text}</dd>
+            <dd>{fact.text}</dd>
           </div>
         ))}
       </dl>
