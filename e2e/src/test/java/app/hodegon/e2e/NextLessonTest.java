@@ -102,7 +102,7 @@ class NextLessonTest {
 
     private static void report(Page page) {
         link(page, "Report for the student").click();
-        assertThat(heading(page, "What changed")).isVisible();
+        assertThat(heading(page, "What changed since last time")).isVisible();
         Browser.checkAccessible(page);
         Path file =
                 page.waitForDownload(() -> button(page, "PDF to send").click()).path();
