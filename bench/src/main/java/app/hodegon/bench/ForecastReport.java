@@ -11,7 +11,7 @@ import java.util.List;
 /** Writes docs/forecast.md: whether the chance beside a gate is what it says. */
 final class ForecastReport {
 
-    private static final int STUDENTS = 4000;
+    private static final int STUDENTS = 1000;
     private static final long SEED = 2026;
     private static final String HAPPENED = "passed";
 
