@@ -1,13 +1,15 @@
 package app.hodegon.core.diagnosis;
 
 import java.time.LocalDate;
+import java.util.Collections;
+import java.util.LinkedHashSet;
 import java.util.Objects;
 import java.util.Set;
 
 /**
  * What an earlier lesson saw, and what was done about it.
  *
- * @param worked what was then chosen to be worked on; may be nothing
+ * @param worked what was then chosen to be worked on, in its order; may be nothing
  * @param practised the share of its plan that was done since, 0 to 1 and more
  */
 public record PastLesson(LocalDate on, Observations seen, Set<Fault> worked, double practised) {
@@ -15,7 +17,7 @@ public record PastLesson(LocalDate on, Observations seen, Set<Fault> worked, dou
     public PastLesson {
         Objects.requireNonNull(on);
         Objects.requireNonNull(seen);
-        worked = Set.copyOf(worked);
+        worked = Collections.unmodifiableSet(new LinkedHashSet<>(worked));
         if (!(practised >= 0 && practised <= MOST)) {
             throw new IllegalArgumentException("practised must be 0 to " + MOST + ".");
         }

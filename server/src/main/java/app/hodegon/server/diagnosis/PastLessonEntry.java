@@ -36,7 +36,7 @@ public record PastLessonEntry(
                 signs,
                 lesson.seen().readings().stream().map(ReadingEntry::of).toList(),
                 ShotsEntry.of(lesson.seen().shots()),
-                lesson.worked().stream().sorted().map(Fault::id).toList(),
+                lesson.worked().stream().map(Fault::id).toList(),
                 lesson.practised());
     }
 

@@ -32,6 +32,7 @@ import java.util.ArrayList;
 import java.util.Collection;
 import java.util.Collections;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -188,7 +189,7 @@ public class Lessons {
                 .map(l -> new PastLesson(
                         l.heldOn(),
                         l.before(),
-                        Set.copyOf(l.focus()),
+                        new LinkedHashSet<>(l.focus()),
                         Math.min(PastLesson.MOST, done.getOrDefault(l.id(), 0.0))))
                 .toList();
     }
