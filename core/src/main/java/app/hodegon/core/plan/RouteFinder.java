@@ -100,7 +100,11 @@ final class RouteFinder {
                 // Say what the rung would be, so that the plan can say what place it waits for.
                 best = choice.best(fault, rung, d -> true, passedDrills::contains, below);
             }
-            if (best.isEmpty()) continue;
+            if (best.isEmpty()) {
+                // What a check left open is not climbed past for want of a drill.
+                if (request.lowestOpen(fault).equals(Optional.of(rung))) break;
+                continue;
+            }
             Drill drill = best.get();
             steps.add(new Step(
                     rung,

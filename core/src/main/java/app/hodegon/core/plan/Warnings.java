@@ -17,6 +17,7 @@ import java.time.temporal.ChronoUnit;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 import java.util.function.Function;
 import java.util.stream.Collectors;
@@ -96,7 +97,17 @@ final class Warnings {
 
     private void noDrill() {
         for (Route route : routes) {
-            if (route.steps().isEmpty()) {
+            Optional<Rung> open = request.lowestOpen(route.fault())
+                    .filter(rung ->
+                            route.steps().stream().noneMatch(s -> s.rung().compareTo(rung) >= 0));
+            if (open.isPresent()) {
+                warn(
+                        "no-drill",
+                        "The gate on “%s” is open for %s and no drill for it is left under these rules: nothing is laid above it; see what was left out."
+                                .formatted(
+                                        open.get().label().toLowerCase(),
+                                        route.fault().label().toLowerCase()));
+            } else if (route.steps().isEmpty()) {
                 warn(
                         "no-drill",
                         "No drill for " + route.fault().label().toLowerCase()

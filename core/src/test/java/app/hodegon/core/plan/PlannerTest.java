@@ -31,6 +31,7 @@ import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
+import java.util.Optional;
 import java.util.Random;
 import java.util.Set;
 import java.util.stream.IntStream;
@@ -78,6 +79,33 @@ class PlannerTest {
                 Set.of(),
                 FROM,
                 NEXT));
+    }
+
+    @Test
+    void aGateLeftOpenIsNotClimbedPastForWantOfADrill() {
+        PlanRequest stuckInside = new PlanRequest(
+                student(Set.of(), WEEK, List.of(new Student.Done("lead-heel-cue", Rung.FEEL, true))),
+                Approach.DEFAULT,
+                List.of(new PlanRequest.Focus(Fault.INSIDE_STUCK, Grade.POSSIBLE)),
+                Set.of(Fault.HANGING_BACK, Fault.OVER_THE_TOP),
+                FROM,
+                NEXT);
+        assertThat(PLANNER.plan(stuckInside).route().get(0).rung())
+                .as("what is likely leaves no drill for the rungs without a ball")
+                .isEqualTo(Rung.SHORT);
+        Plan plan = PLANNER.plan(stuckInside.after(new PlanRequest.SoFar(
+                Map.of(
+                        new Edits.StepId(Fault.INSIDE_STUCK, Rung.REHEARSE),
+                        new PlanRequest.Worked(Map.of("lead-heel-cue", 4), false)),
+                Optional.empty())));
+        assertThat(plan.route()).isEmpty();
+        assertThat(plan.days()).isEmpty();
+        assertThat(plan.warnings())
+                .filteredOn(w -> w.code().equals("no-drill"))
+                .extracting(Warning::text)
+                .containsExactly(
+                        "The gate on “rehearse” is open for stuck inside and no drill for it is left under these"
+                                + " rules: nothing is laid above it; see what was left out.");
     }
 
     @Test
