@@ -72,17 +72,6 @@ class BetweenLessonsTest {
                 coach.get("/api/day").expect(200).body().path("date").asString());
     }
 
-    private List<String> attention() {
-        return coach.get("/api/day")
-                .expect(200)
-                .body()
-                .path("attention")
-                .valueStream()
-                .filter(a -> a.path("studentId").asString().equals(student))
-                .map(a -> a.path("kind").asString())
-                .toList();
-    }
-
     private JsonNode laidAgain() {
         return coach.get("/api/plans/" + planId + "/laid-again").expect(200).body();
     }
@@ -253,15 +242,15 @@ class BetweenLessonsTest {
     @Test
     void lostTwiceIsOnTheCoachsListUntilSeen() {
         practise(POOR);
-        assertThat(attention()).isEmpty();
+        assertThat(coach.wantedOf(student)).isEmpty();
         practise(POOR);
-        assertThat(attention()).containsExactly("lost");
+        assertThat(coach.wantedOf(student)).containsExactly("lost");
         coach.post("/api/day/seen", "{\"studentId\":\"%s\",\"kind\":\"lost\",\"key\":\"%s\"}".formatted(student, key()))
                 .expect(204);
-        assertThat(attention()).isEmpty();
+        assertThat(coach.wantedOf(student)).isEmpty();
         practise(POOR);
         practise(POOR);
-        assertThat(attention()).as("it happened again").containsExactly("lost");
+        assertThat(coach.wantedOf(student)).as("it happened again").containsExactly("lost");
     }
 
     private String key() {
@@ -284,7 +273,7 @@ class BetweenLessonsTest {
     void threeDaysMissedAreNoticedWithoutAnybodyWriting() {
         practise(GOOD);
         for (int day = 0; day < 3; day++) nextDay();
-        assertThat(attention()).containsExactly("absent");
+        assertThat(coach.wantedOf(student)).containsExactly("absent");
         assertThat(laidAgain()).isEmpty();
         assertThat(day().blocks().at("/1/rung").asString())
                 .as("what was foreseen for days that did not happen is not taken as done")
@@ -296,7 +285,7 @@ class BetweenLessonsTest {
                 .as("four days behind, and today")
                 .hasSize(5);
         practise(GOOD);
-        assertThat(attention()).isEmpty();
+        assertThat(coach.wantedOf(student)).isEmpty();
         assertThat(laidAgain().at("/0/reason").asString())
                 .as("the missed days are said once")
                 .isEqualTo("Feel was passed.");
@@ -305,18 +294,18 @@ class BetweenLessonsTest {
     @Test
     void aNoteGoesBackAndForth() {
         practise(GOOD, "The disc slips on the carpet.");
-        assertThat(attention()).containsExactly("note");
+        assertThat(coach.wantedOf(student)).containsExactly("note");
         String notes = "/api/students/" + student + "/notes";
         String session = coach.get(notes).expect(200).body().at("/0/session").asString();
         coach.post(notes + "/" + session + "/answers", "{\"said\":\" \"}").refused(400);
         coach.post(notes + "/" + session + "/answers", "{\"said\":\"Try it on tiles.\"}")
                 .expect(200);
-        assertThat(attention()).isEmpty();
+        assertThat(coach.wantedOf(student)).isEmpty();
         JsonNode seen = phone.get("/api/me/notes").expect(200).body();
         assertThat(seen.at("/0/answers/0/said").asString()).isEqualTo("Try it on tiles.");
         phone.post("/api/me/notes/" + session + "/answers", "{\"said\":\"Better, thanks.\"}")
                 .expect(200);
-        assertThat(attention()).containsExactly("note");
+        assertThat(coach.wantedOf(student)).containsExactly("note");
         coach.post(notes + "/" + UUID.randomUUID() + "/answers", "{\"said\":\"x\"}")
                 .refused(404);
     }
@@ -330,13 +319,13 @@ class BetweenLessonsTest {
         coach.put(gate, "{\"good\":7,\"coachSigns\":true}").expect(204);
         practise(GOOD);
         practise(GOOD);
-        assertThat(attention()).containsExactly("gate-waits");
+        assertThat(coach.wantedOf(student)).containsExactly("gate-waits");
         assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("Feel waits for the coach's word.");
         assertThat(days().at("/2/blocks/1/rung").asString())
                 .as("and the plan with it")
                 .isEqualTo("feel");
         coach.post(gate + "/signature", null).expect(204);
-        assertThat(attention()).isEmpty();
+        assertThat(coach.wantedOf(student)).isEmpty();
         assertThat(laidAgain().at("/0/reason").asString()).isEqualTo("Feel was signed by the coach.");
         assertThat(coach.get("/api/students/" + student + "/gates")
                         .expect(200)
@@ -363,13 +352,13 @@ class BetweenLessonsTest {
         assertThat(minutesLeft()).isEqualTo(told.path("minutesThen").asInt());
         assertThat(told.path("minutesThen").asInt())
                 .isLessThan(told.path("minutes").asInt());
-        assertThat(attention()).isEmpty();
+        assertThat(coach.wantedOf(student)).isEmpty();
         coach.post(again, "{\"smaller\":true}").refused(409);
         assertThat(minutesLeft()).as("once").isEqualTo(told.path("minutesThen").asInt());
 
         coach.post(again, "{\"smaller\":false}").expect(200);
         assertThat(minutesLeft()).isEqualTo(told.path("minutes").asInt());
-        assertThat(attention()).containsExactly("absent");
+        assertThat(coach.wantedOf(student)).containsExactly("absent");
         coach.post(again, "{}").refused(409);
 
         coach.post(again, "{\"smaller\":true}").expect(200);

@@ -13,6 +13,7 @@ import java.net.http.HttpHeaders;
 import java.net.http.HttpRequest;
 import java.net.http.HttpRequest.BodyPublishers;
 import java.net.http.HttpResponse;
+import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import tools.jackson.databind.JsonNode;
@@ -98,6 +99,18 @@ public final class Client {
                 return line.path("id").asString();
         }
         throw new AssertionError("no student " + name);
+    }
+
+    /** What of a student stands on this coach's list, most urgent first. */
+    public List<String> wantedOf(String student) {
+        return get("/api/day")
+                .expect(200)
+                .body()
+                .path("attention")
+                .valueStream()
+                .filter(a -> a.path("studentId").asString().equals(student))
+                .map(a -> a.path("kind").asString())
+                .toList();
     }
 
     /** From now on a browser in that zone. */

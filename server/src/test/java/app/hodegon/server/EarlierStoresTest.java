@@ -1,5 +1,6 @@
 package app.hodegon.server;
 
+import static app.hodegon.server.db.Tables.ATTENTION_DUE;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.server.OpenApi.Endpoint;
@@ -14,6 +15,8 @@ import java.util.HashMap;
 import java.util.Map;
 import java.util.Set;
 import java.util.UUID;
+import java.util.concurrent.TimeUnit;
+import org.jooq.DSLContext;
 import org.junit.jupiter.api.io.TempDir;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.ValueSource;
@@ -62,7 +65,16 @@ class EarlierStoresTest {
                         .isIn(200, 204, 404);
             }
             student.get("/api/me").expect(200);
+            workedOutAnew(server);
         }
+    }
+
+    /** What wants the coach is worked out anew for everybody, by itself. */
+    private static void workedOutAnew(ConfigurableApplicationContext server) {
+        DSLContext db = server.getBean(DSLContext.class);
+        long deadline = System.nanoTime() + TimeUnit.SECONDS.toNanos(60);
+        while (db.fetchExists(ATTENTION_DUE) && System.nanoTime() < deadline) Thread.onSpinWait();
+        assertThat(db.fetchCount(ATTENTION_DUE)).isZero();
     }
 
     /** All pages of one student, and those that hold the most of every other. */

@@ -67,14 +67,14 @@ class LessonAfterLessonTest {
 
     @Test
     void aLessonRemembersTheOnesBeforeAndCanBeLookedAtWithout() {
-        coach.put(begun.lesson() + "/focus", "{\"faults\":[\"sway\",\"frozen-feet\"],\"reason\":\"both\"}")
+        coach.put(begun.lesson() + "/focus", "{\"faults\":[\"frozen-feet\",\"sway\"],\"reason\":\"both\"}")
                 .expect(200);
         daysPass(2);
         JsonNode lesson = coach.get(nextLesson(8)).expect(200).body();
         JsonNode before = lesson.at("/history/0");
         assertThat(lesson.path("history")).hasSize(1);
         assertThat(before.path("on").asString()).isEqualTo(begun.today().toString());
-        assertThat(before.path("worked").valueStream().map(JsonNode::asString)).containsExactly("sway", "frozen-feet");
+        assertThat(before.path("worked").valueStream().map(JsonNode::asString)).containsExactly("frozen-feet", "sway");
         assertThat(before.at("/shots/flight/slice").asInt()).isEqualTo(16);
         assertThat(before.path("practised").asDouble()).isZero();
 
@@ -128,24 +128,22 @@ class LessonAfterLessonTest {
                 .isEqualTo("10 of 20");
     }
 
-    private List<String> wants() {
-        return coach.get("/api/day")
-                .expect(200)
-                .body()
-                .path("attention")
-                .valueStream()
-                .filter(a -> a.path("studentId").asString().equals(begun.student()))
-                .map(a -> a.path("kind").asString())
-                .toList();
-    }
-
     @Test
-    void aPlanHandedOverToNobodyIsOnTheListUntilItsStudentIsInvited() {
-        assertThat(wants()).contains("not-invited");
+    void aPlanHandedOverToNobodyIsOnTheOwnCoachsListUntilItsStudentIsInvited(Client second) {
+        second.signIn("second@demo.example", "demo-coach");
+        coach.post(
+                        "/api/students/" + begun.student() + "/stand-ins",
+                        "{\"coachId\":\"%s\",\"until\":\"%s\"}".formatted(second.coachId(), begun.today()))
+                .expect(200);
+        assertThat(coach.wantedOf(begun.student())).contains("not-invited");
+        assertThat(second.get("/api/students").body().toString()).contains(begun.student());
+        assertThat(second.wantedOf(begun.student()))
+                .as("who stands in cannot invite")
+                .isEmpty();
         coach.post("/api/students/" + begun.student() + "/invitation", null).expect(201);
-        assertThat(wants()).doesNotContain("not-invited", "not-opened");
+        assertThat(coach.wantedOf(begun.student())).doesNotContain("not-invited", "not-opened");
         daysPass(3);
-        assertThat(wants()).contains("not-opened");
+        assertThat(coach.wantedOf(begun.student())).contains("not-opened");
     }
 
     @Test

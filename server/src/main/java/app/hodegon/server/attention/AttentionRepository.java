@@ -1,6 +1,7 @@
 package app.hodegon.server.attention;
 
 import static app.hodegon.server.db.Tables.ATTENTION;
+import static app.hodegon.server.db.Tables.ATTENTION_DUE;
 import static app.hodegon.server.db.Tables.PLAN;
 import static app.hodegon.server.db.Tables.PLAN_DAY;
 import static app.hodegon.server.db.Tables.STUDENT;
@@ -28,6 +29,9 @@ class AttentionRepository {
 
     private static final int LONGEST_REASON = 1200;
 
+    /** Only a student's own coach can invite. */
+    private static final List<String> OF_THE_OWN_COACH = List.of(Kind.NOT_INVITED.id(), Kind.NOT_OPENED.id());
+
     private final DSLContext db;
     private final Clock clock;
 
@@ -36,8 +40,14 @@ class AttentionRepository {
         this.clock = clock;
     }
 
+    /** Students of whom it is to be worked out anew. */
+    List<UUID> due() {
+        return db.selectFrom(ATTENTION_DUE).fetch(ATTENTION_DUE.STUDENT_ID);
+    }
+
     /** Replaces what is known of a student; what the coach has seen already stays seen. */
     void replace(UUID student, List<Attention> all) {
+        db.deleteFrom(ATTENTION_DUE).where(ATTENTION_DUE.STUDENT_ID.eq(student)).execute();
         Map<String, OffsetDateTime> seen = db.selectFrom(ATTENTION)
                 .where(ATTENTION.STUDENT_ID.eq(student).and(ATTENTION.SEEN_AT.isNotNull()))
                 .fetchMap(row -> row.getKind() + row.getSubjectKey(), AttentionRecord::getSeenAt);
@@ -91,6 +101,7 @@ class AttentionRepository {
                 .join(ATTENTION)
                 .on(ATTENTION.STUDENT_ID.eq(STUDENT.ID))
                 .where(TaughtByCondition.of(coach, standingInFor))
+                .and(STUDENT.COACH_ID.eq(coach).or(ATTENTION.KIND.notIn(OF_THE_OWN_COACH)))
                 .and(ATTENTION.SEEN_AT.isNull())
                 .and(ATTENTION.HOLDS_FROM.le(last))
                 .and(ATTENTION.HOLDS_UNTIL.isNull().or(ATTENTION.HOLDS_UNTIL.gt(first)))

@@ -176,6 +176,7 @@ public class Students {
         students.endInvitation(id);
         students.accountOf(id).ifPresent(accounts::endLinks);
         students.move(id, toCoach);
+        events.publishEvent(new StudentChanged(id));
     }
 
     /** What the coach knows of a student is another than it was. */
