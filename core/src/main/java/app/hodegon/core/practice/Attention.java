@@ -121,7 +121,25 @@ public record Attention(
             DrillLibrary library,
             List<Film> films,
             Optional<LocalDate> begins,
-            Optional<LocalDate> invited) {}
+            Optional<LocalDate> invited) {
+
+        /** Of which only the practice is known, and when each gate was likely. */
+        public static Situation of(List<PracticeSession> practice, Map<StepId, LocalDate> likelyOn) {
+            return new Situation(
+                    List.of(),
+                    Optional.empty(),
+                    likelyOn,
+                    practice,
+                    Map.of(),
+                    Set.of(),
+                    Gates.STANDARD,
+                    Optional.empty(),
+                    DrillLibrary.standard(),
+                    List.of(),
+                    Optional.empty(),
+                    Optional.empty());
+        }
+    }
 
     /** A plan on paper, and the drills that stand on it. */
     public record Printed(LocalDate on, Set<String> drills) {}
@@ -243,21 +261,16 @@ public record Attention(
 
     /** The last checks would pass the gate, had the last been with a real ball. */
     private static Optional<Attention> ballMissing(Situation now, StepId step, Ladder.RungState state) {
-        if (state.last().closesAGate() || state.held(now.gates().of(step)) > 0) return Optional.empty();
         Gate gate = now.gates().of(step);
-        List<CheckSet> good = new ArrayList<>();
-        for (int i = state.counting().size() - 1; i >= 0; i--) {
-            CheckSet set = state.counting().get(i);
-            if (!set.isEnoughFor(gate)) break;
-            good.add(0, set);
-        }
-        if (good.stream().map(CheckSet::on).distinct().count() < gate.days()) return Optional.empty();
+        List<CheckSet> good = state.enough(gate);
+        if (good.stream().map(CheckSet::on).distinct().count() < gate.days()
+                || state.last().closesAGate()) return Optional.empty();
         return Optional.of(about(
                 Kind.BALL_MISSING,
                 step,
                 state.last().on(),
-                "On “%s” only a real ball is missing: %s of %d without one. Ten balls in the next lesson, a net or one range day pass it."
-                        .formatted(label(step), scores(good), gate.of())));
+                "On “%s”, for %s, only a real ball is missing: %s of %d without one. Ten balls in the next lesson, a net or one range day pass it."
+                        .formatted(label(step), step.fault().label().toLowerCase(), scores(good), gate.of())));
     }
 
     private static String scores(List<CheckSet> sets) {

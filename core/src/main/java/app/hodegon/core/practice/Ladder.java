@@ -20,6 +20,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 
 /**
@@ -72,16 +73,23 @@ public record Ladder(Map<StepId, RungState> rungs) {
 
         /** Sets running, up to the last, that did not have enough good reps for this gate. */
         public int held(Gate gate) {
-            int held = 0;
-            for (int i = counting.size() - 1; i >= 0 && !counting.get(i).isEnoughFor(gate); i--) held++;
-            return held;
+            return running(counting, set -> !set.isEnoughFor(gate)).size();
         }
 
         /** All sets running, up to the last, that did not have enough good reps, whatever steps back lie between. */
         List<CheckSet> under(Gate gate) {
-            int from = all.size();
-            while (from > 0 && !all.get(from - 1).isEnoughFor(gate)) from--;
-            return all.subList(from, all.size());
+            return running(all, set -> !set.isEnoughFor(gate));
+        }
+
+        /** The sets that count, running, up to the last, that had enough good reps. */
+        List<CheckSet> enough(Gate gate) {
+            return running(counting, set -> set.isEnoughFor(gate));
+        }
+
+        private static List<CheckSet> running(List<CheckSet> sets, Predicate<CheckSet> which) {
+            int from = sets.size();
+            while (from > 0 && which.test(sets.get(from - 1))) from--;
+            return sets.subList(from, sets.size());
         }
 
         /** Since its gate is open. */

@@ -13,9 +13,6 @@ import java.util.List;
  */
 public record SignChange(Sign sign, boolean then, boolean now) {
 
-    /** Of two looks that agree with this, how likely both were right, 0 to 1: an eye slips now and then. */
-    public static final double SURE = Math.pow(1 - Sign.CHANCE_OF_SLIP, 2);
-
     /** What is gone first, then what is new, then what stayed; signs seen at neither are left out. */
     public static List<SignChange> of(Observations then, Observations now) {
         return then.signs().entrySet().stream()

@@ -1,10 +1,8 @@
 package app.hodegon.core.simulate;
 
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Rung;
-import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.practice.Aside;
 import app.hodegon.core.practice.Attention;
@@ -20,7 +18,6 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Random;
-import java.util.Set;
 import java.util.UUID;
 
 /**
@@ -51,7 +48,7 @@ public final class StrikeStudy {
     }
 
     /**
-     * @param alarms a student and year on level play
+     * @param alarms a student and year on level play; said on two days, it counts twice
      * @param found share of the falls found within four days with balls
      */
     public record Result(double alarms, double found) {}
@@ -62,12 +59,9 @@ public final class StrikeStudy {
         for (int student = 0; student < students; student++) {
             double usual = 0.55 + 0.35 * random.nextDouble();
             List<PracticeSession> year = new ArrayList<>();
-            boolean was = false;
             for (int day = 0; day < DAYS_WITH_BALLS; day++) {
                 year.add(day(day, usual));
-                boolean now = falls(year);
-                if (now && !was) alarms++;
-                was = now;
+                if (falls(year)) alarms++;
             }
             List<PracticeSession> falling = new ArrayList<>(year.subList(0, FALLS_AFTER));
             boolean seen = false;
@@ -104,20 +98,8 @@ public final class StrikeStudy {
     }
 
     private static boolean falls(List<PracticeSession> practice) {
-        return Attention.of(new Attention.Situation(
-                        List.of(),
-                        Optional.empty(),
-                        Map.of(),
-                        practice.subList(Math.max(0, practice.size() - SEEN), practice.size()),
-                        Map.of(),
-                        Set.of(),
-                        Gates.STANDARD,
-                        Optional.empty(),
-                        DrillLibrary.standard(),
-                        List.of(),
-                        Optional.empty(),
-                        Optional.empty()))
-                .stream()
+        List<PracticeSession> seen = practice.subList(Math.max(0, practice.size() - SEEN), practice.size());
+        return Attention.of(Attention.Situation.of(seen, Map.of())).stream()
                 .anyMatch(a -> a.kind() == Attention.Kind.STRIKE);
     }
 }

@@ -305,8 +305,9 @@ class AttentionTest {
         assertThat(kinds(all, 1)).containsExactly(Kind.BALL_MISSING);
         assertThat(all)
                 .extracting(Attention::reason)
-                .contains("On “short ball” only a real ball is missing: 8, 9 of 10 without one. Ten balls in the next"
-                        + " lesson, a net or one range day pass it.");
+                .contains(
+                        "On “short ball”, for sway, only a real ball is missing: 8, 9 of 10 without one. Ten balls in the next"
+                                + " lesson, a net or one range day pass it.");
         assertThat(kinds(of(Gates.STANDARD, brushed(0, 8, Form.BRUSH)), 0))
                 .as("one check is not enough")
                 .isEmpty();

@@ -8,7 +8,6 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Form;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
-import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.practice.Attention.Situation;
 import app.hodegon.core.practice.BetweenLessons.Series;
@@ -229,19 +228,7 @@ class BetweenLessonsTest {
     }
 
     private static List<Attention> attention(PracticeSession... practice) {
-        return Attention.of(new Situation(
-                List.of(),
-                Optional.empty(),
-                Map.of(),
-                List.of(practice),
-                Map.of(),
-                Set.of(),
-                Gates.STANDARD,
-                Optional.empty(),
-                DrillLibrary.standard(),
-                List.of(),
-                Optional.empty(),
-                Optional.empty()));
+        return Attention.of(Situation.of(List.of(practice), Map.of()));
     }
 
     /** Days with so many solid ones of twenty, in the order practised. */

@@ -10,9 +10,11 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.LinkedHashMap;
+import java.util.LinkedHashSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Set;
+import java.util.stream.Collectors;
 
 /**
  * An earlier lesson on the wire.
@@ -44,11 +46,11 @@ public record PastLessonEntry(
         Observations seen = DiagnosisController.seen(field + ".", signs, measures, shots);
         Set<Fault> faults = worked == null
                 ? Set.of()
-                : Set.copyOf(Invalid.in(
+                : Invalid.in(
                         field + ".worked",
                         () -> worked.stream()
                                 .map(f -> Identified.of(Fault.class, f))
-                                .toList()));
+                                .collect(Collectors.toCollection(LinkedHashSet::new)));
         return Invalid.in(
                 field + ".practised", () -> new PastLesson(on, seen, faults, practised == null ? 0 : practised));
     }

@@ -101,12 +101,10 @@ class LessonRepository {
         return whole(latest(which, 1)).stream().findFirst();
     }
 
-    /** The last measured lessons of earlier days, oldest first. */
+    /** The last measured lessons of earlier days, latest first. */
     List<StoredLesson> measuredBefore(UUID student, LocalDate day, int most) {
-        List<StoredLesson> latestFirst = new ArrayList<>(whole(
-                latest(LESSON.STUDENT_ID.eq(student).and(LESSON.HELD_ON.lt(day)).and(seenBefore()), most)));
-        Collections.reverse(latestFirst);
-        return latestFirst;
+        return whole(
+                latest(LESSON.STUDENT_ID.eq(student).and(LESSON.HELD_ON.lt(day)).and(seenBefore()), most));
     }
 
     /** For each of these lessons the next one of the student in which something was seen or measured before it. */

@@ -28,9 +28,7 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.Collection;
-import java.util.Collections;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -134,9 +132,7 @@ public class Lessons {
 
     /** The lessons of earlier days in which something was seen or measured before them, latest first. */
     public List<StoredLesson> measuredBefore(StoredLesson lesson, int most) {
-        List<StoredLesson> earlier = new ArrayList<>(lessons.measuredBefore(lesson.studentId(), lesson.heldOn(), most));
-        Collections.reverse(earlier);
-        return earlier;
+        return lessons.measuredBefore(lesson.studentId(), lesson.heldOn(), most);
     }
 
     /** For each of these lessons the next measured one; the caller has made sure that they may be seen. */
@@ -181,7 +177,7 @@ public class Lessons {
     /** What earlier lessons saw and what was done about it, oldest first; of several on one day the last. */
     List<PastLesson> history(StoredLesson lesson) {
         Map<LocalDate, StoredLesson> byDay = new TreeMap<>();
-        lessons.measuredBefore(lesson.studentId(), lesson.heldOn(), REMEMBERED).forEach(l -> byDay.put(l.heldOn(), l));
+        measuredBefore(lesson, REMEMBERED).forEach(l -> byDay.putIfAbsent(l.heldOn(), l));
         List<Held> held =
                 byDay.values().stream().map(l -> new Held(l.id(), l.heldOn())).toList();
         Map<UUID, Double> done = work.shares(held, lesson.heldOn());

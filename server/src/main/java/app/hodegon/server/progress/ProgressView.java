@@ -63,7 +63,7 @@ record ProgressView(
      *
      * @param since day of the first lesson that chose it
      * @param lesson that lesson
-     * @param changes what tells of the work, the largest that is told first
+     * @param changes what tells of the work
      */
     record Whole(
             @NotNull LocalDate since,
