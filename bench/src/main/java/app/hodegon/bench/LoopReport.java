@@ -1,6 +1,7 @@
 package app.hodegon.bench;
 
 import app.hodegon.core.simulate.LoopStudy;
+import app.hodegon.core.simulate.LoopStudy.Counted;
 import app.hodegon.core.simulate.LoopStudy.Result;
 import app.hodegon.core.simulate.LoopStudy.Share;
 import app.hodegon.core.simulate.StrikeStudy;
@@ -39,10 +40,10 @@ final class LoopReport {
                 "",
                 "| what | seed 1 | seed 2 | seed 3 | seed 1, lessons that forget |",
                 "|---|---|---|---|---|"));
-        for (String what : LoopStudy.COUNTED) {
+        for (Counted what : Counted.values()) {
             lines.add("| %s | %s | %s |"
                     .formatted(
-                            what,
+                            what.label(),
                             results.stream().map(r -> said(r, what)).collect(Collectors.joining(" | ")),
                             said(forgets, what)));
         }
@@ -64,7 +65,7 @@ final class LoopReport {
         Files.writeString(docs.resolve("loop.md"), String.join("\n", lines) + "\n");
     }
 
-    private static String said(Result result, String what) {
+    private static String said(Result result, Counted what) {
         Share share = result.counts().getOrDefault(what, new Share(0, 0));
         return share.of() == 0
                 ? "none"
