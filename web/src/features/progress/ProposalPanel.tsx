@@ -174,6 +174,13 @@ function Otherwise({
   );
 }
 
+/** Where what leads to no plan is done. */
+const WHERE: Record<string, { view: string; label: string }> = {
+  "look-again": { view: "why", label: "To the diagnosis" },
+  "look-further": { view: "before", label: "To what to look at next" },
+  measure: { view: "before", label: "To the balls" },
+};
+
 function Answered({
   answer,
   lessonId,
@@ -192,8 +199,11 @@ function Answered({
         {answer.reason && <span className="text-soft"> – {answer.reason}</span>}
       </p>
       {answer.done?.plan && <Link to={`/lessons/${lessonId}/plan`}>To the plan</Link>}
-      {answer.done?.id === "look-again" && <Link to={`/lessons/${lessonId}?view=why`}>To the diagnosis</Link>}
-      {answer.done?.id === "measure" && <Link to={`/lessons/${lessonId}?view=before`}>To the balls</Link>}
+      {answer.done && WHERE[answer.done.id] && (
+        <Link to={`/lessons/${lessonId}?view=${WHERE[answer.done.id]!.view}`}>
+          {WHERE[answer.done.id]!.label}
+        </Link>
+      )}
       <Button weight="quiet" disabled={busy} onClick={onAgain}>
         Decide again
       </Button>

@@ -42,6 +42,23 @@ describe("a proposal", () => {
     expect(calls[0]!.body).toEqual({ proposed: "go-on", answer: "taken", instead: null, reason: "" });
   });
 
+  it.each([
+    ["look-again", "To the diagnosis", "why"],
+    ["look-further", "To what to look at next", "before"],
+    ["measure", "To the balls", "before"],
+  ])("leads from %s to where it is done", (id, label, view) => {
+    const answer = {
+      proposed: kind(id, false),
+      answer: "taken",
+      done: kind(id, false),
+      reason: "",
+      answeredAt: "",
+    };
+    open({ kind: kind(id, false), answer });
+    expect(screen.getByRole("link", { name: label }).getAttribute("href")).toBe(`/lessons/l1?view=${view}`);
+    expect(screen.queryByRole("link", { name: "To the plan" })).toBeNull();
+  });
+
   it("asks what is done instead and why", async () => {
     const calls = open({}, { done: kind("look-again", false) });
     fireEvent.click(screen.getByRole("button", { name: "Something else" }));
