@@ -25,7 +25,7 @@ public enum Outcome implements Identified {
 
     /**
      * Something of what was worked on is better at the next lesson's first balls and nothing is worse. A proposal to
-     * measure asked only for that.
+     * measure asked only for that; what was done was only to be kept.
      *
      * @param told what the next lesson says of the measures and tallies worked on
      */
@@ -33,6 +33,7 @@ public enum Outcome implements Identified {
         List<Verdict> kept = told.stream().flatMap(t -> t.kept().stream()).toList();
         if (kept.isEmpty()) return OPEN;
         if (kind == Kind.MEASURE) return BORNE_OUT;
+        if (kind == Kind.DONE) return kept.contains(Verdict.WORSE) ? NOT : BORNE_OUT;
         return kept.contains(Verdict.BETTER) && !kept.contains(Verdict.WORSE) ? BORNE_OUT : NOT;
     }
 }

@@ -117,6 +117,8 @@ class NextPlanTest {
         "GO_ON,   CANNOT_TELL, CANNOT_TELL, NOT",
         "ADVANCE, WORSE,       ,            NOT",
         "MEASURE, CANNOT_TELL, ,            BORNE_OUT",
+        "DONE,    CANNOT_TELL, ,            BORNE_OUT",
+        "DONE,    BETTER,      WORSE,       NOT",
         "GO_ON,   ,            ,            OPEN",
         "MEASURE, ,            ,            OPEN"
     })
