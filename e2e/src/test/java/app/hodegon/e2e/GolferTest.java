@@ -106,7 +106,7 @@ class GolferTest {
             assertThat(golfer(page)).hasAttribute("aria-label", Pattern.compile("Impact"));
             Browser.checkAccessible(page);
 
-            student(page, "Ansel Roe");
+            student(page, "Osric Vane");
             button(page, "Begin a lesson").click();
             button(page, "Before").click();
             page.getByRole(AriaRole.BUTTON, new GetByRoleOptions().setName(Pattern.compile("^Show: ")))

@@ -28,7 +28,7 @@ class PlateTest {
     void swingsAreHeardKeptAndBecomeThePlan() {
         try (Browser browser = new Browser()) {
             Page page = Browser.students(browser.screen(), demo.base(), "Coach at Lindmoor");
-            student(page, "Ansel Roe");
+            student(page, "Osric Vane");
             button(page, "Begin a lesson").click();
             button(page, "Plate").click();
             assertThat(page.getByText("No plate connected")).isVisible();
