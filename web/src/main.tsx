@@ -32,6 +32,7 @@ const ReportPage = lazy(() => import("./features/report/ReportPage"));
 const LibraryPage = lazy(() => import("./features/drill/LibraryPage"));
 const DrillFormPage = lazy(() => import("./features/drill/DrillFormPage"));
 const DrillPage = lazy(() => import("./features/drill/DrillPage"));
+const FaultPage = lazy(() => import("./features/drill/FaultPage"));
 const DayPage = lazy(() => import("./features/day/DayPage"));
 const OutboxPage = lazy(() => import("./features/day/OutboxPage"));
 const PaperPage = lazy(() => import("./features/practice/PaperPage"));
@@ -77,6 +78,7 @@ const router = createBrowserRouter([
       { path: "/drills/new", element: <DrillFormPage /> },
       { path: "/drills/:id", element: <DrillPage /> },
       { path: "/drills/:id/edit", element: <DrillFormPage /> },
+      { path: "/faults/:id", element: <FaultPage /> },
       { path: "/lessons/:id", element: <LessonPage /> },
       { path: "/lessons/:id/report", element: <ReportPage /> },
       { path: "/proposals", element: <ProposalsPage /> },

@@ -352,6 +352,13 @@ export const queries = {
       queryKey: ["drills", id, "record"],
       queryFn: () => api.get<Wire["DrillRecordView"]>(`/api/drills/${id}/record`),
     }),
+  /** How often each drill worked for a fault. */
+  whatWorked: (fault: string) =>
+    queryOptions({
+      queryKey: ["faults", fault, "worked"],
+      queryFn: () => api.get<Wire["WhatWorkedView"]>(`/api/faults/${fault}/worked`),
+      staleTime: 0,
+    }),
   /** All that the phone needs for every day of the plan. */
   me: () => queryOptions({ queryKey: ["me"], queryFn: () => api.get<Me>("/api/me") }),
   account: () =>

@@ -11,6 +11,7 @@ import { DrillDiagram } from "./DrillDiagram";
 import { DrillGolfer } from "../golfer/DrillGolfer";
 import { ShareDrill } from "./SharedDrills";
 import { Title } from "@/ui/Title";
+import { HowItWorked } from "./WhatWorked";
 
 /** One drill: what it is for, how it goes, what comes before and after, and how it has gone. */
 export default function DrillPage() {
@@ -90,6 +91,16 @@ export default function DrillPage() {
         </div>
         <Facts drill={drill} catalogue={catalogue.data} />
         <Record id={id} />
+        {drill.main.map((fault) => (
+          <section key={fault} aria-labelledby={`for-${fault}`} className="border-line border-t pt-4">
+            <h2 id={`for-${fault}`}>
+              <Link to={`/faults/${fault}`}>
+                For {catalogue.data.faults.find((f) => f.id === fault)?.label.toLowerCase() ?? fault}
+              </Link>
+            </h2>
+            <HowItWorked fault={fault} drill={id} />
+          </section>
+        ))}
       </aside>
     </article>
   );
@@ -226,10 +237,10 @@ const FEW = 5;
 function Record({ id }: { id: string }) {
   const record = useQuery(queries.drillRecord(id));
   if (!record.data) return null;
-  const { students, sessions, passed, setsToPass, stepBacks, pains, reps } = record.data;
+  const { house, students, sessions, passed, setsToPass, stepBacks, pains, reps } = record.data;
   return (
     <section aria-labelledby="record" className="border-line border-t pt-4">
-      <h2 id="record">With your students</h2>
+      <h2 id="record">{house ? "With the house's students" : "With your students"}</h2>
       {students === 0 ? (
         <p className="text-soft">None has done it yet.</p>
       ) : (
@@ -240,7 +251,7 @@ function Record({ id }: { id: string }) {
             {count(stepBacks, "step back", "steps back")},{" "}
             {pains === 0 ? "no pain" : `pain ${count(pains, "time")}`}.
           </p>
-          {reps && <RepsToAGate reps={reps} students={students} />}
+          {reps && <RepsToAGate reps={reps} />}
           {students < FEW && <p className="text-soft text-sm">Too few students to judge the drill by.</p>}
         </>
       )}
@@ -248,14 +259,8 @@ function Record({ id }: { id: string }) {
   );
 }
 
-/** Reps to a gate, as assumed and as learnt: two marks, one with its interval, on one line. */
-function RepsToAGate({
-  reps,
-  students,
-}: {
-  reps: NonNullable<Wire["DrillRecordView"]["reps"]>;
-  students: number;
-}) {
+/** Reps to a gate, with any drill and with this one: two marks, one with its interval, on one line. */
+function RepsToAGate({ reps }: { reps: NonNullable<Wire["DrillRecordView"]["reps"]> }) {
   const { assumed, learnt, low, high } = reps;
   const end = 1.1 * Math.max(high, assumed);
   const at = (value: number) => `${(100 * value) / end}%`;
@@ -263,10 +268,11 @@ function RepsToAGate({
   return (
     <figure className="mt-1 max-w-md">
       <figcaption>
+        Half of such students are through a gate within{" "}
         <strong>
-          {said(learnt)} reps to a gate, {said(low)} to {said(high)}
+          {said(learnt)} reps, {said(low)} to {said(high)}
         </strong>{" "}
-        ● from {count(students, "student")} of yours; {said(assumed)} ○ are assumed of anybody.
+        ●; with any drill within {said(assumed)} ○.
       </figcaption>
       <svg aria-hidden className="mt-1 h-6 w-full">
         <line x1="0" x2="100%" y1="12" y2="12" className="stroke-line" />

@@ -1,8 +1,9 @@
-import { cleanup, fireEvent, screen, waitFor } from "@testing-library/react";
+import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Catalogue } from "@/api/types";
 import { CATALOGUE, serve, show } from "@/test/fixtures";
 import DrillPage from "./DrillPage";
+import FaultPage from "./FaultPage";
 import { filtered, NO_FILTER, NO_KIT } from "./filter";
 import LibraryPage from "./LibraryPage";
 
@@ -30,13 +31,36 @@ const LIBRARY: Catalogue = {
     },
   },
 };
+const share = (drill: string, worked: number, of: number) => ({
+  drill,
+  worked,
+  of,
+  share: worked / of,
+  low: worked / of - 0.1,
+  high: worked / of + 0.1,
+});
+const WORKED = {
+  house: true,
+  gates: {
+    drills: [share("toe", 5, 10), share("disc-turn", 24, 30)],
+    apart: [["disc-turn", "toe"]],
+  },
+  better: { drills: [share("disc-turn", 2, 4)], apart: [] as string[][] },
+};
 const names = (filter: Partial<typeof NO_FILTER>) =>
   filtered(LIBRARY, { ...NO_FILTER, ...filter }).map((d) => d.name);
 
 beforeEach(() => {
   serve({
     "GET /api/catalogue?hand=right": LIBRARY,
+    "GET /api/faults/sway/worked": WORKED,
+    "GET /api/faults/over-the-top/worked": {
+      house: false,
+      gates: { drills: [], apart: [] },
+      better: { drills: [], apart: [] },
+    },
     "GET /api/drills/disc-turn/record": {
+      house: false,
       students: 2,
       sessions: 9,
       passed: 1,
@@ -46,6 +70,7 @@ beforeEach(() => {
       reps: { assumed: 161, learnt: 213, low: 148, high: 302 },
     },
     "GET /api/drills/toe/record": {
+      house: false,
       students: 0,
       sessions: 0,
       passed: 0,
@@ -91,9 +116,43 @@ describe("the library", () => {
       "2 students, 9 sessions. 1 gate passed, after 3.0 check sets each. 1 step back, no pain.",
     );
     expect(record.textContent).toContain(
-      "215 reps to a gate, 150 to 300 ● from 2 students of yours; 160 ○ are assumed of anybody.",
+      "Half of such students are through a gate within 215 reps, 150 to 300 ●; with any drill within 160 ○.",
     );
     expect(record.textContent).toContain("Too few");
+  });
+
+  it("says on a drill's page how it worked for what it works on", async () => {
+    show(<DrillPage />, { path: "/drills/:id", at: "/drills/disc-turn" });
+    const section = (await screen.findByRole("link", { name: "For sway" })).closest("section")!;
+    await waitFor(() => expect(section.textContent).toContain("24 of 30"));
+    expect(section.textContent).toContain("2 of 4");
+    expect(section.textContent).not.toContain("5 of 10");
+  });
+
+  it("sets drills for a fault against each other only where their bars lie apart", async () => {
+    show(<FaultPage />, { path: "/faults/:id", at: "/faults/sway" });
+    const table = await screen.findByRole("table", { name: /All students of the house/ });
+    const rows = within(table).getAllByRole("row").slice(1);
+    expect(rows.map((row) => row.textContent)).toEqual([
+      "Disc turn24 of 302 of 4",
+      "Toe prop5 of 10not told yet",
+    ]);
+    screen.getByText("Disc turn passed its gates in time more often than Toe prop.");
+    cleanup();
+    serve({
+      "GET /api/catalogue?hand=right": LIBRARY,
+      "GET /api/faults/sway/worked": { ...WORKED, gates: { drills: WORKED.gates.drills, apart: [] } },
+    });
+    show(<FaultPage />, { path: "/faults/:id", at: "/faults/sway" });
+    await screen.findByText(/Where bars overlap/);
+  });
+
+  it("says of a fault nobody worked on, and of what is no fault, what there is", async () => {
+    show(<FaultPage />, { path: "/faults/:id", at: "/faults/over-the-top" });
+    await screen.findByText("No plan for it has run its days yet.");
+    cleanup();
+    show(<FaultPage />, { path: "/faults/:id", at: "/faults/hop" });
+    await screen.findByText(/no such fault/);
   });
 
   it("says so when nobody did it, and when there is no such drill", async () => {

@@ -1,3 +1,4 @@
+import { Link } from "react-router";
 import type { Catalogue, Diagnosis } from "@/api/types";
 
 export type Finding = Diagnosis["faults"][number];
@@ -17,6 +18,9 @@ export function FaultDetail({ fault, catalogue }: { fault: Finding; catalogue: C
       <p>
         <span className="text-soft">Makes it worse: </span>
         {info?.trap}
+      </p>
+      <p className="no-print">
+        <Link to={`/faults/${fault.id}`}>What worked for it</Link>
       </p>
     </div>
   );

@@ -1,5 +1,8 @@
 package app.hodegon.bench;
 
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Level;
+import app.hodegon.core.practice.HouseReps;
 import app.hodegon.core.simulate.LoopStudy;
 import app.hodegon.core.simulate.LoopStudy.Counted;
 import app.hodegon.core.simulate.LoopStudy.Result;
@@ -19,6 +22,12 @@ final class LoopReport {
 
     private static final int STUDENTS = 200;
     private static final long[] SEEDS = {30271, 30272, 30273};
+
+    private static final int HOUSE = 100;
+    private static final long HOUSE_SEED = 30291;
+
+    /** A house whose students need so many times what is assumed. */
+    private static final double SLOW = 2.5;
 
     private LoopReport() {}
 
@@ -62,7 +71,43 @@ final class LoopReport {
                 "every day: on level play %.2f alarms a student and year. Of others who fall to two solid balls in five, %.0f %%"
                         .formatted(strike.alarms(), 100 * strike.found()),
                 "are found within four days with balls."));
+        lines.addAll(house());
         Files.writeString(docs.resolve("loop.md"), String.join("\n", lines) + "\n");
+    }
+
+    /** What a house learns of its students, and whether that tells of others better than the assumption. */
+    private static List<String> house() {
+        List<String> lines = new ArrayList<>(List.of(
+                "",
+                "## The house learns",
+                "",
+                "%d students of a house live their seasons; what is learnt of their gates is then known of %d others of it. The score"
+                        .formatted(HOUSE, HOUSE),
+                "is the mean logarithm of the chance given to what happened: nearer to 0 is better. By gate it is the gain over the",
+                "assumption while the house learns, student by student; by plan, that of the others' forecasts.",
+                "",
+                "| students of the house | a gate, gained | others' plans, not knowing | knowing | rungs told as other than assumed |",
+                "|---|---|---|---|---|"));
+        for (double times : new double[] {1, SLOW}) {
+            HouseReps learnt = HouseReps.of(
+                    new LoopStudy(HOUSE, HOUSE_SEED, true, HouseReps.NONE, times).run().practice().stream());
+            Result not = new LoopStudy(HOUSE, HOUSE_SEED + 1, true, HouseReps.NONE, times).run();
+            Result knowing = new LoopStudy(HOUSE, HOUSE_SEED + 1, true, learnt, times).run();
+            long told = Arrays.stream(Level.values())
+                    .flatMap(level -> learnt.at(level).rungs().values().stream())
+                    .filter(t -> t != 1)
+                    .count();
+            lines.add(String.format(
+                    Locale.ROOT,
+                    "| need %s the reps | %+.3f | %.4f | %.4f | %d of %d |",
+                    times == 1 ? "about" : times + " times",
+                    learnt.gain(),
+                    not.logScore(),
+                    knowing.logScore(),
+                    told,
+                    Level.values().length * Rung.values().length));
+        }
+        return lines;
     }
 
     private static String said(Result result, Counted what) {

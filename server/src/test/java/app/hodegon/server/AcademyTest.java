@@ -187,6 +187,27 @@ class AcademyTest {
     }
 
     @Test
+    void whatWorkedIsToldOfTheOwnStudentsAndToTheOwnerOfTheHouse() {
+        Client none = joined("Petr");
+        JsonNode whole = owner.get("/api/faults/sway/worked").expect(200).body();
+        assertThat(whole.path("house").asBoolean()).isTrue();
+        assertThat(whole.at("/gates/drills")).isNotEmpty();
+        for (JsonNode share : whole.at("/gates/drills")) {
+            assertThat(share.path("worked").asInt())
+                    .isLessThanOrEqualTo(share.path("of").asInt());
+            assertThat(share.path("low").asDouble())
+                    .isLessThan(share.path("share").asDouble());
+            assertThat(share.path("high").asDouble())
+                    .isGreaterThan(share.path("share").asDouble());
+        }
+        JsonNode own = none.get("/api/faults/sway/worked").expect(200).body();
+        assertThat(own.path("house").asBoolean()).isFalse();
+        assertThat(own.at("/gates/drills")).isEmpty();
+        assertThat(own.at("/better/drills")).isEmpty();
+        none.get("/api/faults/nothing/worked").refused(404);
+    }
+
+    @Test
     void drillsAndStartingPointsAreShared() {
         JsonNode drill = owner.get("/api/drills/disc-turn/file").expect(200).body();
         String own = drill.toString().replace("\"disc-turn\"", "\"plate-turn\"");

@@ -4,6 +4,7 @@ import static org.assertj.core.api.Assertions.assertThat;
 import static org.assertj.core.api.Assertions.within;
 
 import java.util.List;
+import java.util.UUID;
 import java.util.stream.IntStream;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
@@ -99,6 +100,51 @@ class LessonAfterLessonTest {
                         .path("weight")
                         .asDouble())
                 .isPositive();
+    }
+
+    @Test
+    void aDrillWorkedWhereTheNextLessonFindsSomethingBetter() {
+        Client phone = phone();
+        PhoneEntry day = new PhoneEntry(
+                phone.get("/api/me").expect(200).body(), begun.today().toString());
+        phone.put("/api/me/practice/" + UUID.randomUUID(), day.with(1, day.check(), "++++++++++"))
+                .expect(200);
+        String drill = day.blocks().get(day.check()).path("drill").asString();
+        int[] before = worked(drill);
+        daysPass(2);
+        assertThat(worked(drill)).as("until there is a next lesson").isEqualTo(before);
+        nextLesson(4);
+        assertThat(worked(drill)).containsExactly(before[0] + 1, before[1] + 1);
+    }
+
+    /** How often a drill was followed by something better, of how many lessons. */
+    private int[] worked(String drill) {
+        return coach.get("/api/faults/sway/worked")
+                .expect(200)
+                .body()
+                .at("/better/drills")
+                .valueStream()
+                .filter(share -> share.path("drill").asString().equals(drill))
+                .findFirst()
+                .map(share -> new int[] {
+                    share.path("worked").asInt(), share.path("of").asInt()
+                })
+                .orElse(new int[] {0, 0});
+    }
+
+    private Client phone() {
+        String token = coach.post("/api/students/" + begun.student() + "/invitation", null)
+                .expect(201)
+                .body()
+                .path("token")
+                .asString();
+        Client phone = coach.fresh();
+        phone.get("/api/session").expect(200);
+        String email = UUID.randomUUID() + "@phone.example";
+        phone.post("/api/invitations/" + token, "{\"email\":\"%s\",\"password\":\"long-enough\"}".formatted(email))
+                .expect(201);
+        phone.get("/api/session").expect(200);
+        return phone;
     }
 
     @Test

@@ -11,8 +11,9 @@ import app.hodegon.core.drill.Form;
  * @param form what the club meets
  * @param again whether the work has looked the same for days
  * @param mixed whether every third set is of the rung below
+ * @param worth what a rep with the drill counts for beside another drill's of the rung, usually 1
  */
-public record Circumstances(boolean external, Form form, boolean again, boolean mixed) {
+public record Circumstances(boolean external, Form form, boolean again, boolean mixed, double worth) {
 
     /** Work that has looked the same for three days or more teaches a little less. */
     private static final double AGAIN = 0.85;
@@ -23,18 +24,28 @@ public record Circumstances(boolean external, Form form, boolean again, boolean 
     /** Days running after which the same work counts as the same again. */
     public static final int ALIKE = 3;
 
+    /** With a drill like any other. */
+    public Circumstances(boolean external, Form form, boolean again, boolean mixed) {
+        this(external, form, again, mixed, 1);
+    }
+
     /** Plain reps where no club meets anything. */
     public static Circumstances plain(boolean external) {
         return new Circumstances(external, Form.NONE, false, false);
     }
 
     public Circumstances withStrikes(Form other) {
-        return new Circumstances(external, other, again, mixed);
+        return new Circumstances(external, other, again, mixed, worth);
+    }
+
+    /** With a drill whose reps count for so much. */
+    public Circumstances worth(double other) {
+        return new Circumstances(external, form, again, mixed, other);
     }
 
     /** Share of a rep's learning. */
     double share() {
-        return strike(form) * (again ? AGAIN : 1) * (mixed ? 1 - OF_THE_RUNG_BELOW : 1);
+        return worth * strike(form) * (again ? AGAIN : 1) * (mixed ? 1 - OF_THE_RUNG_BELOW : 1);
     }
 
     private static double strike(Form form) {

@@ -1,86 +1,130 @@
 package app.hodegon.core.learning;
 
-import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
-import org.hipparchus.distribution.continuous.GammaDistribution;
+import java.util.Arrays;
+import java.util.function.DoubleUnaryOperator;
 
 /**
- * How many reps a gate takes, in units of what is assumed: learnt from students who passed one and from those who are still
- * on the way. The rate of passing is gamma distributed and the wait for it exponential, so that both only add up (Gelman
- * and others 2013, section 2.6). The assumption counts as much as twenty students.
- *
- * @param passed gates passed, those assumed among them; over 0
- * @param units reps done for them and for those not passed, each divided by what is assumed of its rung and level
+ * So many times the reps that are assumed do students need to learn: a distribution on a small grid, learnt from those who
+ * passed a gate and those still on the way to one, by how many of {@link GateWaits} would have come so far. What is assumed
+ * beforehand counts about as much as twenty students.
  */
-public record GateReps(double passed, double units) {
+public final class GateReps {
 
-    private static final double STUDENTS = 20;
+    private static final int POINTS = 29;
+    private static final double MOST = 4;
+
+    /** Twenty students who differ as those assumed tell the logarithm of the factor about so well. */
+    private static final double SPREAD = 0.7;
+
     private static final double EDGE = 0.025;
 
-    /** A day's reps on one rung, and the check among them. */
-    private static final int DAY = 35;
+    /** Reps are told by the day. */
+    private static final double A_DAY = 0.2;
 
-    private static final int MOST_DAYS = 300;
-    private static final GateChance GATE = new GateChance(8, 10);
-    private static final Fault ANY = Fault.SWAY;
+    /** Nothing that happened was impossible. */
+    private static final double LEAST = 1e-3;
 
     /** Nothing seen yet. */
-    public static final GateReps ASSUMED = new GateReps(STUDENTS, STUDENTS);
+    public static final GateReps ASSUMED = assuming(1);
 
-    /** After somebody did so many units and did, or did not yet, pass. */
-    public GateReps after(double done, boolean through) {
-        return new GateReps(passed + (through ? 1 : 0), units + done);
+    /** Of each factor of the grid. */
+    private final double[] chances;
+
+    private GateReps(double[] chances) {
+        this.chances = chances;
     }
 
-    /** Units to a gate: 1 for as many as assumed. */
+    private static double factor(int point) {
+        return Math.pow(MOST, 2.0 * point / (POINTS - 1) - 1);
+    }
+
+    /** Nothing seen yet where so many times is expected. */
+    public static GateReps assuming(double factor) {
+        double[] alike = new double[POINTS];
+        Arrays.fill(alike, 1);
+        return new GateReps(alike).weighed(f -> Math.exp(-0.5 * Math.pow(Math.log(f / factor) / SPREAD, 2)));
+    }
+
+    private GateReps weighed(DoubleUnaryOperator by) {
+        double[] after = new double[POINTS];
+        double sum = 0;
+        for (int i = 0; i < POINTS; i++) {
+            after[i] = chances[i] * by.applyAsDouble(factor(i));
+            sum += after[i];
+        }
+        for (int i = 0; i < POINTS; i++) after[i] /= sum;
+        return new GateReps(after);
+    }
+
+    /**
+     * After somebody did so much towards a gate and did, or did not yet, pass.
+     *
+     * @param repsToLearn of their level
+     * @param rung one with a gate
+     * @param reps spaced, over 0
+     */
+    public GateReps after(double repsToLearn, Rung rung, double reps, boolean through) {
+        return weighed(times -> likelihood(GateWaits.of(times * repsToLearn, rung), reps, through));
+    }
+
+    private static double likelihood(GateWaits waits, double reps, boolean through) {
+        return through
+                ? waits.within(reps * (1 + A_DAY)) - waits.within(reps * (1 - A_DAY)) + LEAST
+                : 1 - waits.within(reps);
+    }
+
+    /** 1 for as much as assumed. */
     public double mean() {
-        return units / passed;
+        double sum = 0;
+        for (int i = 0; i < POINTS; i++) sum += chances[i] * Math.log(factor(i));
+        return Math.exp(sum);
     }
 
     /** Lower edge of its 95 % interval. */
     public double low() {
-        return 1 / rate().inverseCumulativeProbability(1 - EDGE);
+        return quantile(EDGE);
     }
 
     /** Upper edge of its 95 % interval. */
     public double high() {
-        return 1 / rate().inverseCumulativeProbability(EDGE);
+        return quantile(1 - EDGE);
     }
 
-    private GammaDistribution rate() {
-        return new GammaDistribution(passed, 1 / units);
-    }
-
-    /**
-     * What the next gate tells of this: the logarithm of the chance that was given to what happened.
-     *
-     * @param done units done for it, over 0
-     */
-    public double logScore(double done, boolean through) {
-        double waits = passed * Math.log(units / (units + done));
-        return through ? waits + Math.log(passed / (units + done)) : waits;
-    }
-
-    /**
-     * Reps that a typical student is assumed to need for the gate of a rung, those below it passed.
-     *
-     * @param repsToLearn as in {@link Skill#typical}
-     */
-    public static double assumed(double repsToLearn, Rung rung) {
-        Skill skill = Skill.typical(repsToLearn);
-        if (rung.ordinal() > Rung.FEEL.ordinal()) skill.know(ANY, Rung.values()[rung.ordinal() - 1]);
-        double waiting = 1;
-        double oneGood = 0;
-        double reps = 0;
-        for (int day = 0; day < MOST_DAYS; day++) {
-            reps += waiting * DAY;
-            skill.practise(ANY, rung, DAY, Circumstances.plain(true));
-            double good = GATE.at(skill.chanceOfGood(ANY, rung));
-            double through = oneGood * good;
-            oneGood = (waiting - oneGood) * good;
-            waiting -= through;
-            skill.sleep();
+    private double quantile(double share) {
+        double below = 0;
+        for (int i = 0; i < POINTS; i++) {
+            if (below + chances[i] >= share) {
+                double inside = (share - below) / chances[i] - 0.5;
+                return factor(i) * Math.pow(MOST, 2.0 * inside / (POINTS - 1));
+            }
+            below += chances[i];
         }
-        return reps;
+        return MOST;
+    }
+
+    /**
+     * What the next student tells of this: the logarithm of the chance that was given to what happened.
+     *
+     * @param repsToLearn of the level
+     * @param rung one with a gate
+     * @param reps spaced, done for it, over 0
+     */
+    public double logScore(double repsToLearn, Rung rung, double reps, boolean through) {
+        double chance = 0;
+        for (int i = 0; i < POINTS; i++) {
+            chance += chances[i] * likelihood(GateWaits.of(factor(i) * repsToLearn, rung), reps, through);
+        }
+        return Math.log(chance);
+    }
+
+    /**
+     * Spaced reps within which half of those assumed are through a rung's gate.
+     *
+     * @param repsToLearn of the level
+     * @param rung one with a gate
+     */
+    public static double half(double repsToLearn, Rung rung) {
+        return GateWaits.of(repsToLearn, rung).half();
     }
 }

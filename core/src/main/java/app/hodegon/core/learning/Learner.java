@@ -86,9 +86,9 @@ public final class Learner {
      * A student of whom it is not known how they learn: as assumed, in several speeds; up to a plateau; hardly; or with a
      * relapse. Their form wavers more than is assumed elsewhere, and not all of them alike.
      *
-     * @param typicalReps as in {@link #draw}
+     * @param needed reps of their level
      */
-    public static Learner anybody(double typicalReps, Random random) {
+    public static Learner anybody(RepsNeeded needed, Random random) {
         Kind kind = Kind.any(random);
         double start = 0.38 + 0.1 * random.nextGaussian();
         double ceiling =
@@ -97,7 +97,7 @@ public final class Learner {
         return new Learner(
                 random,
                 Skill.uneven(
-                        start, Math.min(0.97, ceiling), typicalReps * speed * (kind == Kind.HARDLY ? 10 : 1), random),
+                        start, Math.min(0.97, ceiling), needed.byRung(speed * (kind == Kind.HARDLY ? 10 : 1)), random),
                 0.2 + 0.5 * random.nextDouble(),
                 kind == Kind.RELAPSES ? 1.0 / 30 : 0);
     }

@@ -43,7 +43,7 @@ public final class Skill {
 
     private final double start;
     private final double ceiling;
-    private final double repsToLearn;
+    private final double[] repsToLearn;
     private final double carries;
 
     /** Draws how hard each rung is beside the others; null where all are alike. */
@@ -61,10 +61,11 @@ public final class Skill {
      * @param repsToLearn spaced reps after which about two thirds of a rung are learned
      */
     public Skill(double start, double ceiling, double repsToLearn) {
-        this(start, ceiling, repsToLearn, CARRIED_OVER, null);
+        this(start, ceiling, RepsNeeded.assumed(repsToLearn).byRung(1), CARRIED_OVER, null);
     }
 
-    private Skill(double start, double ceiling, double repsToLearn, double carries, Random uneven) {
+    /** @param repsToLearn by rung */
+    private Skill(double start, double ceiling, double[] repsToLearn, double carries, Random uneven) {
         this.carries = carries;
         this.start = start;
         this.ceiling = ceiling;
@@ -76,14 +77,16 @@ public final class Skill {
 
     /**
      * Whose rungs are not all equally hard, and help the next one up more or less: how hard one is shows only when it is worked on.
+     *
+     * @param repsToLearn by rung, were they equally hard
      */
-    static Skill uneven(double start, double ceiling, double repsToLearn, Random random) {
+    static Skill uneven(double start, double ceiling, double[] repsToLearn, Random random) {
         return new Skill(start, ceiling, repsToLearn, CARRIED_OVER * random.nextDouble(), random);
     }
 
     /** Who has passed this rung has learned it and what lies under it, about three quarters of what can be learned. */
     public void know(Fault fault, Rung passed) {
-        for (int r = 0; r <= passed.ordinal(); r++) reps[fault.ordinal()][r] = PASSED * repsToLearn;
+        for (int r = 0; r <= passed.ordinal(); r++) reps[fault.ordinal()][r] = PASSED * repsToLearn[r];
     }
 
     /** One who learns nearly like this one, with as many reps behind. */
@@ -91,7 +94,7 @@ public final class Skill {
         Skill other = new Skill(
                 start + NEARLY * random.nextGaussian(),
                 Math.min(0.97, ceiling + NEARLY * random.nextGaussian()),
-                repsToLearn * Math.exp(5 * NEARLY * random.nextGaussian()),
+                nearly(repsToLearn, random),
                 carries,
                 uneven);
         for (int f = 0; f < reps.length; f++) {
@@ -103,9 +106,19 @@ public final class Skill {
         return other;
     }
 
+    private static double[] nearly(double[] reps, Random random) {
+        double times = Math.exp(5 * NEARLY * random.nextGaussian());
+        return Arrays.stream(reps).map(r -> r * times).toArray();
+    }
+
     /** A typical student who needs about so many reps. */
     public static Skill typical(double repsToLearn) {
-        return new Skill(Learner.TYPICAL_START, Learner.TYPICAL_CEILING, repsToLearn);
+        return typical(RepsNeeded.assumed(repsToLearn));
+    }
+
+    /** A typical student of those who need so many. */
+    public static Skill typical(RepsNeeded needed) {
+        return new Skill(Learner.TYPICAL_START, Learner.TYPICAL_CEILING, needed.byRung(1), CARRIED_OVER, null);
     }
 
     /** A night passes: what was not practised that day fades a little. */
@@ -134,22 +147,30 @@ public final class Skill {
                     count * Circumstances.OF_THE_RUNG_BELOW,
                     Circumstances.plain(how.external()));
         }
-        double before = today[f][r];
-        double counted = MASSED * (Math.exp(-before / MASSED) - Math.exp(-(before + count) / MASSED));
+        double counted = spaced(rung, today[f][r], count, how);
         today[f][r] += count;
-        counted *= how.share();
-        if (how.external() && rung.compareTo(Rung.REHEARSE) <= 0) counted *= EXTERNAL_FEEDBACK;
         if (r > Rung.FEEL.ordinal()) {
             counted *= WITHOUT_GROUND + (1 - WITHOUT_GROUND) * learned(fault, Rung.values()[r - 1]);
         }
         reps[f][r] += counted;
     }
 
+    /**
+     * What reps count for beside as many spread out, with a range ball and without feedback from outside.
+     *
+     * @param before reps on this rung on the same day
+     */
+    public static double spaced(Rung rung, double before, double count, Circumstances how) {
+        double massed = MASSED * (Math.exp(-before / MASSED) - Math.exp(-(before + count) / MASSED));
+        boolean told = how.external() && rung.compareTo(Rung.REHEARSE) <= 0;
+        return massed * how.share() * (told ? EXTERNAL_FEEDBACK : 1);
+    }
+
     /** How much of what can be learned on a rung is learned, 0 to 1. */
     public double learned(Fault fault, Rung rung) {
         double spaced = reps[fault.ordinal()][rung.ordinal()];
         if (spaced == 0) return 0;
-        return 1 - Math.exp(-spaced / (repsToLearn * Math.exp(REPS * hard(fault, rung))));
+        return 1 - Math.exp(-spaced / (repsToLearn[rung.ordinal()] * Math.exp(REPS * hard(fault, rung))));
     }
 
     /** Chance of a good rep on an ordinary day, 0 to 1. */

@@ -65,6 +65,7 @@ final class ExpectedClimb {
         private final Route route;
         private final List<Step> gated;
         private final boolean[] external;
+        private final double[] worth;
         private final Map<Place, Form[]> forms = new EnumMap<>(Place.class);
 
         Ladder(Route route, DrillChoice choice) {
@@ -72,8 +73,10 @@ final class ExpectedClimb {
             this.gated =
                     route.steps().stream().filter(s -> s.gate().isPresent()).toList();
             this.external = new boolean[gated.size()];
+            this.worth = new double[gated.size()];
             for (int i = 0; i < external.length; i++) {
                 external[i] = library.drill(gated.get(i).drill()).tellsFromOutside();
+                worth[i] = request.student().needs().worth(gated.get(i).drill());
             }
             for (Place place : choice.places()) {
                 Form[] there = new Form[gated.size()];
@@ -113,7 +116,7 @@ final class ExpectedClimb {
         Walk(Ladder ladder) {
             this.ladder = ladder;
             this.gated = ladder.gated;
-            this.skill = Skill.typical(request.student().level().repsToLearn());
+            this.skill = Skill.typical(request.student().needs());
             ladder.route.below().stream()
                     .map(Step::rung)
                     .max(Comparator.naturalOrder())
@@ -191,7 +194,11 @@ final class ExpectedClimb {
                         step.rung(),
                         reps * standing[passed],
                         new Circumstances(
-                                ladder.external[worked], form, asLaid && alike > Circumstances.ALIKE, asLaid && mixed));
+                                ladder.external[worked],
+                                form,
+                                asLaid && alike > Circumstances.ALIKE,
+                                asLaid && mixed,
+                                ladder.worth[worked]));
                 if (check && worked == passed) {
                     check(passed, standing[passed], !step.rung().withBall() || form.realBall());
                 }

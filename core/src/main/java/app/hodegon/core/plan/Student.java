@@ -7,6 +7,7 @@ import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.drill.Shoes;
+import app.hodegon.core.learning.RepsNeeded;
 import app.hodegon.core.swing.Handedness;
 import java.time.LocalDate;
 import java.util.HashSet;
@@ -19,6 +20,7 @@ import java.util.Set;
  * What the planner has to know about a student.
  *
  * @param grounds what the student's places have underfoot; a place left out has its usual ground
+ * @param needs reps to learn a rung, of their level: as assumed, or as a house has learnt
  */
 public record Student(
         Handedness hand,
@@ -29,10 +31,25 @@ public record Student(
         Week week,
         Shoes shoes,
         List<Done> doneBefore,
-        Map<Place, Ground> grounds) {
+        Map<Place, Ground> grounds,
+        RepsNeeded needs) {
 
     /** A drill worked on before today and whether its gate on this rung was passed. */
     public record Done(String drill, Rung rung, boolean passed) {}
+
+    /** Who needs what is assumed. */
+    public Student(
+            Handedness hand,
+            Level level,
+            AgeBand age,
+            Set<Joint> flags,
+            Set<Equipment> kit,
+            Week week,
+            Shoes shoes,
+            List<Done> doneBefore,
+            Map<Place, Ground> grounds) {
+        this(hand, level, age, flags, kit, week, shoes, doneBefore, grounds, RepsNeeded.assumed(level.repsToLearn()));
+    }
 
     /** Whose places have their usual grounds. */
     public Student(
@@ -102,25 +119,30 @@ public record Student(
 
     /** In another week. */
     public Student with(Week other) {
-        return new Student(hand, level, age, flags, kit, other, shoes, doneBefore, grounds);
+        return new Student(hand, level, age, flags, kit, other, shoes, doneBefore, grounds, needs);
     }
 
     /** Who has done this before. */
     public Student after(List<Done> before) {
-        return new Student(hand, level, age, flags, kit, week, shoes, before, grounds);
+        return new Student(hand, level, age, flags, kit, week, shoes, before, grounds, needs);
+    }
+
+    /** Of whose like a house has learnt what they need. */
+    public Student needing(RepsNeeded learnt) {
+        return new Student(hand, level, age, flags, kit, week, shoes, doneBefore, grounds, learnt);
     }
 
     /** With one thing more. */
     public Student with(Equipment more) {
         Set<Equipment> all = new HashSet<>(kit);
         all.add(more);
-        return new Student(hand, level, age, flags, all, week, shoes, doneBefore, grounds);
+        return new Student(hand, level, age, flags, all, week, shoes, doneBefore, grounds, needs);
     }
 
     /** Spared as if these joints were flagged too. */
     public Student sparing(Set<Joint> sore) {
         Set<Joint> all = new HashSet<>(flags);
         all.addAll(sore);
-        return new Student(hand, level, age, all, kit, week, shoes, doneBefore, grounds);
+        return new Student(hand, level, age, all, kit, week, shoes, doneBefore, grounds, needs);
     }
 }

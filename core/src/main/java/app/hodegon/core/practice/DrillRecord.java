@@ -1,22 +1,13 @@
 package app.hodegon.core.practice;
 
-import app.hodegon.core.drill.Rung;
 import app.hodegon.core.learning.GateReps;
-import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Level;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Collection;
-import java.util.HashMap;
-import java.util.HashSet;
-import java.util.LinkedHashMap;
 import java.util.List;
-import java.util.Map;
 import java.util.Optional;
-import java.util.Set;
-import java.util.stream.Collectors;
 
 /**
  * How a drill has gone for some students. With few of them it is an anecdote: the numbers are shown, not judged.
@@ -33,9 +24,9 @@ public record DrillRecord(
         int students, int sessions, int passed, double setsToPass, int stepBacks, int pains, Optional<Reps> reps) {
 
     /**
-     * Reps to a gate, for gates like those worked towards.
+     * Reps within which half of such students are through a gate like those worked towards.
      *
-     * @param assumed what they would be of anybody
+     * @param assumed what they are with any drill, in the house
      * @param learnt what they are with what these students did
      * @param low lower edge of its 95 % interval
      * @param high upper edge
@@ -47,22 +38,23 @@ public record DrillRecord(
 
     /**
      * @param practice of each student
+     * @param house what the house has learnt of other drills, too
      */
-    public static DrillRecord of(Collection<Practised> practice, String drill) {
+    public static DrillRecord of(Collection<Practised> practice, String drill, HouseReps house) {
         int students = 0;
         int sessions = 0;
         int passed = 0;
         int sets = 0;
         int stepBacks = 0;
         int pains = 0;
-        Towards towards = new Towards();
+        List<GateWork> works = new ArrayList<>();
         for (Practised one : practice) {
             List<PracticeSession> with = one.sessions().stream()
                     .filter(s -> s.blocks().stream().anyMatch(b -> b.drill().equals(drill)))
                     .toList();
             if (with.isEmpty()) continue;
             students++;
-            towards.add(one.level(), with, drill);
+            works.addAll(GateWork.of(one, drill::equals));
             sessions += with.size();
             pains += (int) with.stream()
                     .filter(s -> s.pain().filter(p -> p.drill().equals(drill)).isPresent())
@@ -80,55 +72,26 @@ public record DrillRecord(
             }
         }
         return new DrillRecord(
-                students, sessions, passed, passed == 0 ? 0 : (double) sets / passed, stepBacks, pains, towards.reps());
+                students,
+                sessions,
+                passed,
+                passed == 0 ? 0 : (double) sets / passed,
+                stepBacks,
+                pains,
+                reps(works, house));
     }
 
-    private static final Map<Level, Map<Rung, Double>> USUAL = Arrays.stream(Level.values())
-            .collect(Collectors.toMap(
-                    level -> level,
-                    level -> Arrays.stream(Rung.values())
-                            .collect(Collectors.toMap(
-                                    rung -> rung, rung -> GateReps.assumed(level.repsToLearn(), rung)))));
-
-    /** What was done towards gates, passed or not yet. */
-    private static final class Towards {
-        private GateReps learnt = GateReps.ASSUMED;
-        private double assumed;
-        private int tries;
-
-        void add(Level level, List<PracticeSession> sessions, String drill) {
-            Map<StepId, Integer> reps = new LinkedHashMap<>();
-            Map<StepId, List<CheckSet>> checks = new HashMap<>();
-            Set<StepId> through = new HashSet<>();
-            for (PracticeSession session : sessions) {
-                for (BlockResult block : session.blocks()) {
-                    StepId step = new StepId(block.fault(), block.rung());
-                    if (block.drill().equals(drill) && !through.contains(step)) {
-                        reps.merge(step, block.reps(), Integer::sum);
-                    }
-                }
-                for (CheckSet set : session.checks()) {
-                    StepId step = new StepId(set.fault(), set.rung());
-                    if (!set.drill().equals(drill) || through.contains(step)) continue;
-                    checks.computeIfAbsent(step, s -> new ArrayList<>()).add(set);
-                    if (Standing.of(Gate.STANDARD, checks.get(step)) == Standing.PASSED) through.add(step);
-                }
-            }
-            reps.forEach((step, done) -> add(level, step, done, through.contains(step)));
+    /** As students of each gate's level and rung need with any drill, and what these students add to it. */
+    private static Optional<Reps> reps(List<GateWork> works, HouseReps house) {
+        if (works.isEmpty()) return Optional.empty();
+        GateReps learnt = GateReps.ASSUMED;
+        double usual = 0;
+        for (GateWork work : works) {
+            double any = house.rung(work.level(), work.rung()).mean();
+            usual += work.half() * any / works.size();
+            learnt = work.learnt(learnt, any);
         }
-
-        private void add(Level level, StepId step, int reps, boolean through) {
-            double usual = USUAL.get(level).get(step.rung());
-            assumed += usual;
-            tries++;
-            learnt = learnt.after(reps / usual, through);
-        }
-
-        Optional<Reps> reps() {
-            if (tries == 0) return Optional.empty();
-            double usual = assumed / tries;
-            return Optional.of(new Reps(usual, usual * learnt.mean(), usual * learnt.low(), usual * learnt.high()));
-        }
+        return Optional.of(new Reps(usual, usual * learnt.mean(), usual * learnt.low(), usual * learnt.high()));
     }
 
     private static int setsUntilPassed(List<CheckSet> sets) {

@@ -2,7 +2,6 @@ package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.learning.Circumstances;
 import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Day;
@@ -83,7 +82,7 @@ public final class Forecast {
         Random random = new Random(SEED);
         List<PlanWalk> drawn = new ArrayList<>();
         for (int i = 0; i < STUDENTS; i++) {
-            drawn.add(new PlanWalk(Learner.anybody(who.level().repsToLearn(), random), ways));
+            drawn.add(new PlanWalk(Learner.anybody(who.needs(), random), ways));
         }
         List<PlanWalk> students = believing(drawn, history.practice(), ways, random);
         students.forEach(student -> student.stand(history.ladder()));
@@ -135,8 +134,7 @@ public final class Forecast {
                                     block.fault(),
                                     block.rung(),
                                     block.reps(),
-                                    Circumstances.plain(ways.external(block.drill()))
-                                            .withStrikes(block.form()));
+                                    ways.plain(block.drill()).withStrikes(block.form()));
                 }
             }
             if (scored && effective(weights) < FEW * now.size()) {

@@ -8,6 +8,7 @@ import app.hodegon.core.drill.HalfStep;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.learning.Circumstances;
 import app.hodegon.core.learning.Learner;
+import app.hodegon.core.learning.RepsNeeded;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Block;
@@ -60,9 +61,11 @@ public final class PlanWalk {
         private final Map<Step, Boolean> external = new HashMap<>();
         private final Map<Step, Map<Place, Form>> forms = new HashMap<>();
         private final DrillLibrary library;
+        private final RepsNeeded needs;
 
         public Ways(Plan plan, Student student, DrillLibrary library) {
             this.library = library;
+            this.needs = student.needs();
             this.ladders = PlanWalk.ladders(plan);
             Set<List<Object>> laid = new HashSet<>();
             plan.days().forEach(d -> d.blocks().forEach(b -> laid.add(List.of(b.fault(), b.rung(), d.place()))));
@@ -93,8 +96,9 @@ public final class PlanWalk {
             return external.get(step);
         }
 
-        boolean external(String drill) {
-            return library.drill(drill).tellsFromOutside();
+        /** Plain reps with a drill. */
+        Circumstances plain(String drill) {
+            return Circumstances.plain(library.drill(drill).tellsFromOutside()).worth(needs.worth(drill));
         }
     }
 
@@ -194,7 +198,12 @@ public final class PlanWalk {
                 block.fault(),
                 step.rung(),
                 block.reps(),
-                new Circumstances(ways.external.get(step), form, asLaid && sameAgain(block), mixed));
+                new Circumstances(
+                        ways.external.get(step),
+                        form,
+                        asLaid && sameAgain(block),
+                        mixed,
+                        ways.needs.worth(step.drill())));
         return 0;
     }
 
@@ -209,7 +218,7 @@ public final class PlanWalk {
 
     private int scored(Block block, Step step, Form form, LocalDate on) {
         int good = 0;
-        Circumstances how = Circumstances.plain(ways.external.get(step)).withStrikes(form);
+        Circumstances how = ways.plain(step.drill()).withStrikes(form);
         for (boolean rep : learner.practise(block.fault(), step.rung(), block.reps(), how)) if (rep) good++;
         score(new CheckSet(
                 on, block.fault(), step.drill(), step.rung(), good, block.reps(), Optional.empty(), form, false));
@@ -224,7 +233,7 @@ public final class PlanWalk {
             if (at == ladder.size()) return;
             Step step = ladder.get(at);
             int good = 0;
-            Circumstances how = Circumstances.plain(ways.external.get(step));
+            Circumstances how = ways.plain(step.drill());
             for (boolean rep : learner.practise(fault, step.rung(), CheckSet.REPS, how)) if (rep) good++;
             score(CheckSet.inLesson(on, fault, step.drill(), step.rung(), good));
         });

@@ -3,7 +3,6 @@ package app.hodegon.core.simulate;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.learning.Learner;
 import app.hodegon.core.plan.Gates;
-import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Step;
@@ -51,12 +50,12 @@ public final class ForecastStudy {
 
     private List<Reliability.Case> cases(Random random) {
         PlanRequest request = PlanStudy.request(random, DAYS);
-        Level level = request.student().level();
         Plan plan = planner.plan(request);
         if (plan.days().isEmpty()) return List.of();
         DrillLibrary library = DrillLibrary.standard();
         PlanWalk student = new PlanWalk(
-                Learner.anybody(level.repsToLearn(), random), new PlanWalk.Ways(plan, request.student(), library));
+                Learner.anybody(request.student().needs(), random),
+                new PlanWalk.Ways(plan, request.student(), library));
         // Drawn from the beta distribution of four days kept to one missed.
         double keeps = Math.pow(random.nextDouble(), 1.0 / 4);
         int until = random.nextInt(plan.days().size());

@@ -1,5 +1,7 @@
 package app.hodegon.core.simulate;
 
+import app.hodegon.core.practice.DrillRecord.Practised;
+import app.hodegon.core.practice.HouseReps;
 import app.hodegon.core.progress.Proposal;
 import java.util.ArrayList;
 import java.util.EnumMap;
@@ -21,9 +23,22 @@ public final class LoopStudy {
     private final int students;
     private final long seed;
     private final boolean remembers;
+    private final HouseReps house;
+    private final double times;
 
     /** @param remembers whether a lesson knows of the ones before it */
     public LoopStudy(int students, long seed, boolean remembers) {
+        this(students, seed, remembers, HouseReps.NONE, 1);
+    }
+
+    /**
+     * @param remembers whether a lesson knows of the ones before it
+     * @param house what was learnt of other students; planner and forecast know it
+     * @param times so many times the reps of their level do they take
+     */
+    public LoopStudy(int students, long seed, boolean remembers, HouseReps house, double times) {
+        this.times = times;
+        this.house = house;
         this.students = students;
         this.seed = seed;
         this.remembers = remembers;
@@ -75,8 +90,15 @@ public final class LoopStudy {
      * @param counts by what is counted
      * @param proposals how often each was proposed
      * @param forecast chances at hand-over against what was passed by the next lesson
+     * @param logScore mean logarithm of the chance given to what happened
+     * @param practice of each student
      */
-    public record Result(Map<Counted, Share> counts, Map<Proposal.Kind, Integer> proposals, Reliability forecast) {}
+    public record Result(
+            Map<Counted, Share> counts,
+            Map<Proposal.Kind, Integer> proposals,
+            Reliability forecast,
+            double logScore,
+            List<Practised> practice) {}
 
     public Result run() {
         OtherEyes eyes = new OtherEyes(new Random(seed), ERRS);
@@ -84,7 +106,11 @@ public final class LoopStudy {
                 .parallel()
                 .mapToObj(i -> {
                     StrangeSeason season = new StrangeSeason(
-                            eyes, remembers, new Random(new SplittableRandom(seed * 1_000_003 + i).nextLong()));
+                            eyes,
+                            remembers,
+                            house,
+                            times,
+                            new Random(new SplittableRandom(seed * 1_000_003 + i).nextLong()));
                     season.live();
                     return season;
                 })
@@ -102,6 +128,11 @@ public final class LoopStudy {
         counts.put(
                 Counted.SURE_GATE_PASSED,
                 new Share((int) sure.stream().filter(Reliability.Case::happened).count(), sure.size()));
-        return new Result(counts, proposals, Reliability.of(cases));
+        return new Result(
+                counts,
+                proposals,
+                Reliability.of(cases),
+                cases.stream().mapToDouble(Reliability.Case::logScore).average().orElse(0),
+                seasons.stream().map(StrangeSeason::practised).toList());
     }
 }

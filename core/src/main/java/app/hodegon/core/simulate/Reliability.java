@@ -16,7 +16,17 @@ public record Reliability(int[] cases, double[] given, double[] happened) {
     /**
      * @param chance 0 to 1
      */
-    public record Case(double chance, boolean happened) {}
+    public record Case(double chance, boolean happened) {
+
+        /** Chances closer to none or all than this count as this. */
+        private static final double EDGE = 0.002;
+
+        /** Logarithm of the chance given to what happened. */
+        double logScore() {
+            double given = Math.max(EDGE, Math.min(1 - EDGE, chance));
+            return Math.log(happened ? given : 1 - given);
+        }
+    }
 
     public static Reliability of(List<Case> all) {
         int[] cases = new int[TENTHS];

@@ -25,7 +25,9 @@ import app.hodegon.core.plan.Student;
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
+import app.hodegon.core.practice.DrillRecord;
 import app.hodegon.core.practice.Forecast;
+import app.hodegon.core.practice.HouseReps;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.PracticeSession;
 import app.hodegon.core.practice.RunningPlan;
@@ -117,14 +119,17 @@ final class StrangeSeason {
     private Map<Fault, Double> last = Map.of();
 
     /** @param remembers whether a lesson knows of the ones before it */
-    StrangeSeason(OtherEyes eyes, boolean remembers, Random random) {
+    StrangeSeason(OtherEyes eyes, boolean remembers, HouseReps house, double times, Random random) {
         this.remembers = remembers;
         this.eyes = eyes;
         this.random = random;
-        this.profile = PlanStudy.request(random, DAYS).student();
+        Student any = PlanStudy.request(random, DAYS).student();
+        this.profile = any.needing(house.at(any.level()));
         Family[] families = Family.values();
         this.learner = new StrangeLearner(
-                families[random.nextInt(families.length)], profile.level().repsToLearn(), random);
+                families[random.nextInt(families.length)],
+                times * profile.level().repsToLearn(),
+                random);
         this.keeps = random.nextInt(3) == 0 ? 0.5 : 0.9;
         this.callsGood = random.nextInt(4) == 0 ? 1.0 / 3 : 0;
         NetworkStudent drawn = NetworkStudent.draw(random);
@@ -142,6 +147,11 @@ final class StrangeSeason {
 
     List<Proposal.Kind> proposals() {
         return proposals;
+    }
+
+    /** All that was practised. */
+    DrillRecord.Practised practised() {
+        return new DrillRecord.Practised(profile.level(), List.copyOf(sessions));
     }
 
     /** Chances at hand-over, and whether the gates were passed by the next lesson. */

@@ -85,7 +85,7 @@ class SkillTest {
     @Test
     void ofAnybodyMoreStandStillThanOfTheAssumed() {
         double[] assumed = month(random -> Learner.draw(44, random));
-        double[] anybody = month(random -> Learner.anybody(44, random));
+        double[] anybody = month(random -> Learner.anybody(RepsNeeded.assumed(44), random));
         assertThat(assumed[20]).as("nearly all of the assumed learn").isGreaterThan(0.7);
         assertThat(anybody[100]).as("a quarter of anybody do not").isLessThan(0.65);
         assertThat(anybody[300]).as("and the best do as well").isGreaterThan(0.8);
@@ -93,7 +93,7 @@ class SkillTest {
 
     @Test
     void whoLearnsNearlyAlikeStandsWhereTheOtherDoes() {
-        Learner one = Learner.anybody(44, new Random(5));
+        Learner one = Learner.anybody(RepsNeeded.assumed(44), new Random(5));
         for (int day = 0; day < 10; day++) {
             one.wakeUp();
             one.learn(Fault.SWAY, Rung.FEEL, 20, Circumstances.plain(true));

@@ -6,7 +6,9 @@ import static org.assertj.core.api.Assertions.within;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.learning.Circumstances;
 import app.hodegon.core.learning.GateReps;
+import app.hodegon.core.learning.Skill;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.swing.Tally;
@@ -47,11 +49,16 @@ class DrillRecordTest {
         assertThat(record).isEqualTo(new DrillRecord(3, 8, 2, 2.5, 1, 1, record.reps()));
         assertThat(of(other)).isEqualTo(new DrillRecord(0, 0, 0, 0, 0, 0, Optional.empty()));
 
-        // Twenty reps and thirty until two passed, twenty more without; by hand from the sums of the gamma.
         DrillRecord.Reps reps = record.reps().orElseThrow();
-        double usual = GateReps.assumed(Level.IMPROVER.repsToLearn(), Rung.FEEL);
-        assertThat(reps.assumed()).isCloseTo(usual, within(1e-9));
-        assertThat(reps.learnt()).isCloseTo(usual * (20 + 70 / usual) / 22, within(1e-9));
+        assertThat(reps.assumed()).isEqualTo(GateReps.half(Level.IMPROVER.repsToLearn(), Rung.FEEL));
+        GateReps learnt = GateReps.ASSUMED;
+        double ten = Skill.spaced(Rung.FEEL, 0, 10, Circumstances.plain(false));
+        // Sets until two good ones running, and of one who is not through.
+        for (int through : new int[] {2, 3}) {
+            learnt = learnt.after(Level.IMPROVER.repsToLearn(), Rung.FEEL, through * ten, true);
+        }
+        learnt = learnt.after(Level.IMPROVER.repsToLearn(), Rung.FEEL, 2 * ten, false);
+        assertThat(reps.learnt()).isCloseTo(reps.assumed() * learnt.mean(), within(1e-9));
         assertThat(reps.low()).isLessThan(reps.learnt());
         assertThat(reps.high()).isGreaterThan(reps.learnt());
     }
@@ -62,6 +69,7 @@ class DrillRecordTest {
                 Stream.of(practice)
                         .map(sessions -> new DrillRecord.Practised(Level.IMPROVER, sessions))
                         .toList(),
-                "a");
+                "a",
+                HouseReps.NONE);
     }
 }

@@ -10,6 +10,7 @@ import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.drill.Shoes;
+import app.hodegon.core.learning.RepsNeeded;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Level;
@@ -89,6 +90,26 @@ class ForecastTest {
         double before = after(Rung.FEEL).get(Rung.REHEARSE).chance();
         assertThat(after(Rung.FEEL, 10, 10).get(Rung.REHEARSE).chance()).isGreaterThan(before);
         assertThat(after(Rung.FEEL, 5, 5, 5, 5).get(Rung.REHEARSE).chance()).isLessThan(before);
+    }
+
+    @Test
+    void whatAHouseHasLearntOfItsStudentsAndDrillsCounts() {
+        double reps = STUDENT.level().repsToLearn();
+        double usual = first(STUDENT);
+        assertThat(first(STUDENT.needing(RepsNeeded.assumed(reps)))).isEqualTo(usual);
+        assertThat(first(STUDENT.needing(new RepsNeeded(reps, Map.of(Rung.FEEL, 2.5), Map.of()))))
+                .isLessThan(usual);
+        assertThat(first(STUDENT.needing(new RepsNeeded(reps, Map.of(), Map.of("disc-turn", 2.5)))))
+                .isLessThan(usual);
+    }
+
+    /** Chance of the first gate, nothing done yet. */
+    private static double first(Student student) {
+        return Forecast.of(PLAN, student, DrillLibrary.standard(), History.NONE, Optional.empty())
+                .values()
+                .iterator()
+                .next()
+                .chance();
     }
 
     @Test

@@ -10,6 +10,7 @@ import static app.hodegon.server.storage.AmongCondition.among;
 import static org.jooq.Records.mapping;
 import static org.jooq.impl.DSL.selectOne;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.practice.Attention.Printed;
 import app.hodegon.server.db.tables.Lesson;
 import app.hodegon.server.db.tables.Plan;
@@ -18,6 +19,7 @@ import app.hodegon.server.db.tables.records.PlanDocumentRecord;
 import app.hodegon.server.db.tables.records.PlanRecord;
 import app.hodegon.server.plan.PlanView.DayView;
 import app.hodegon.server.student.TaughtByCondition;
+import app.hodegon.server.student.Whose;
 import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -217,6 +219,28 @@ class PlanRepository {
         return document.getPromised() == null
                 ? PromisedGate.of(view)
                 : List.of(json.readValue(document.getPromised(), PromisedGate[].class));
+    }
+
+    /** What plans promised of a fault, of those students; what was handed over before promises were kept is left out. */
+    List<Promise> promises(Whose whose, Fault fault) {
+        return db.select(PLAN, PLAN_DOCUMENT.PROMISED)
+                .from(PLAN)
+                .join(PLAN_DOCUMENT)
+                .on(PLAN_DOCUMENT.PLAN_ID.eq(PLAN.ID))
+                .join(STUDENT)
+                .on(STUDENT.ID.eq(PLAN.STUDENT_ID))
+                .where(TaughtByCondition.of(whose))
+                .and(PLAN.ASSIGNED_AT.isNotNull())
+                .and(PLAN_DOCUMENT.PROMISED.contains("\"" + fault.id() + "\""))
+                .orderBy(PLAN.ASSIGNED_AT)
+                .fetch(row -> new Promise(
+                        row.value1().getId(),
+                        row.value1().getStudentId(),
+                        row.value1().getLessonId(),
+                        row.value1().getFromDay(),
+                        Stream.of(json.readValue(row.value2(), PromisedGate[].class))
+                                .filter(gate -> gate.fault().equals(fault.id()))
+                                .toList()));
     }
 
     /** Replaces the lesson's draft, if it has one; assigned plans stay as they were. */

@@ -18,6 +18,7 @@ import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.practice.House;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentEntry;
@@ -47,9 +48,11 @@ class PlanRequests {
     private final PracticeLog practice;
     private final Drills drills;
     private final StudentGates gates;
+    private final House house;
     private final Today today;
 
-    PlanRequests(Lessons lessons, PracticeLog practice, Drills drills, StudentGates gates, Today today) {
+    PlanRequests(Lessons lessons, PracticeLog practice, Drills drills, StudentGates gates, House house, Today today) {
+        this.house = house;
         this.lessons = lessons;
         this.practice = practice;
         this.drills = drills;
@@ -73,7 +76,7 @@ class PlanRequests {
         }
         DrillLibrary library = drills.of(student.coachId());
         Ladder ladder = practice.ladder(student.id());
-        Student withHistory = ofTerms(student, terms)
+        Student withHistory = house.knowing(ofTerms(student, terms))
                 .sparing(spared(student, lesson, terms))
                 .after(ladder.done().stream()
                         .filter(d -> library.has(d.drill()))

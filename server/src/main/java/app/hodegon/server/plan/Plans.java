@@ -1,5 +1,6 @@
 package app.hodegon.server.plan;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.practice.Attention.Printed;
 import app.hodegon.server.account.Account;
@@ -12,6 +13,7 @@ import app.hodegon.server.practice.DayDone;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.student.Whose;
 import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -208,5 +210,10 @@ public class Plans {
     /** The plans of these lessons that were handed over; the caller has made sure that they may be seen. */
     public List<PlanHead> heads(Collection<UUID> lessons) {
         return plans.heads(lessons);
+    }
+
+    /** What plans that were handed over promised of a fault, the earliest first. */
+    public List<Promise> promises(Whose whose, Fault fault) {
+        return plans.promises(whose, fault);
     }
 }

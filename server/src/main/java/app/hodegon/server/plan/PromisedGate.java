@@ -4,6 +4,9 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Kind;
+import app.hodegon.core.practice.Ladder;
+import app.hodegon.core.practice.Ladder.RungState;
+import app.hodegon.core.practice.Standing;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.plan.PlanView.StepView;
 import jakarta.validation.constraints.NotNull;
@@ -11,6 +14,7 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashSet;
 import java.util.List;
+import java.util.Optional;
 import java.util.Set;
 
 /**
@@ -50,6 +54,19 @@ public record PromisedGate(
             }
         }
         return null;
+    }
+
+    /**
+     * Whether it was passed by the day promised; empty where none was, where that day is still to come, and where the
+     * student did not come to it.
+     */
+    public Optional<Boolean> byPromise(Ladder ladder, LocalDate today) {
+        if (likelyOn == null) return Optional.empty();
+        Optional<RungState> state = ladder.on(id());
+        boolean passed = state.filter(s -> s.standing() == Standing.PASSED)
+                .filter(s -> !s.last().on().isAfter(likelyOn))
+                .isPresent();
+        return passed || state.isPresent() && likelyOn.isBefore(today) ? Optional.of(passed) : Optional.empty();
     }
 
     public StepId id() {

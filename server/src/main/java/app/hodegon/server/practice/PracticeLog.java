@@ -1,5 +1,6 @@
 package app.hodegon.server.practice;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.practice.CheckSet;
 import app.hodegon.core.practice.DrillRecord;
@@ -10,6 +11,7 @@ import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.student.Whose;
 import java.time.LocalDate;
 import java.util.Collection;
 import java.util.List;
@@ -30,9 +32,16 @@ public class PracticeLog {
     private final PracticeRepository practice;
     private final Students students;
     private final StudentGates gates;
+    private final House house;
     private final ApplicationEventPublisher events;
 
-    PracticeLog(PracticeRepository practice, Students students, StudentGates gates, ApplicationEventPublisher events) {
+    PracticeLog(
+            PracticeRepository practice,
+            Students students,
+            StudentGates gates,
+            House house,
+            ApplicationEventPublisher events) {
+        this.house = house;
         this.practice = practice;
         this.students = students;
         this.gates = gates;
@@ -92,9 +101,14 @@ public class PracticeLog {
         return practice.stops(student);
     }
 
-    /** How a drill has gone for a coach's students. */
-    public DrillRecord drillRecord(UUID coach, String drill) {
-        return DrillRecord.of(practice.ofCoachWithDrill(coach, drill), drill);
+    /** How a drill has gone for these students. */
+    DrillRecord drillRecord(Whose whose, String drill) {
+        return DrillRecord.of(practice.withDrill(whose, drill), drill, house.learnt());
+    }
+
+    /** What was practised towards a fault in these plans. */
+    public List<Worked> worked(Collection<UUID> plans, Fault fault) {
+        return practice.worked(plans, fault);
     }
 
     /**

@@ -30,6 +30,8 @@ import app.hodegon.core.swing.Tally;
 import app.hodegon.server.db.tables.records.PracticeBlockRecord;
 import app.hodegon.server.db.tables.records.PracticeSessionRecord;
 import app.hodegon.server.db.tables.records.PracticeShotRecord;
+import app.hodegon.server.student.TaughtByCondition;
+import app.hodegon.server.student.Whose;
 import app.hodegon.server.zone.Today;
 import java.time.Clock;
 import java.time.LocalDate;
@@ -46,6 +48,7 @@ import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.jooq.Condition;
 import org.jooq.DSLContext;
 import org.jooq.Record3;
@@ -181,8 +184,35 @@ class PracticeRepository {
         return fetch(PRACTICE_SESSION.PLAN_ID.eq(plan));
     }
 
-    /** Sessions with this drill of all of a coach's students, by student. */
-    List<DrillRecord.Practised> ofCoachWithDrill(UUID coach, String drill) {
+    /** What was practised towards a fault in these plans. */
+    List<Worked> worked(Collection<UUID> plans, Fault fault) {
+        return db.selectDistinct(PRACTICE_SESSION.PLAN_ID, PRACTICE_BLOCK.RUNG, PRACTICE_BLOCK.DRILL)
+                .from(PRACTICE_BLOCK)
+                .join(PRACTICE_SESSION)
+                .on(PRACTICE_SESSION.ID.eq(PRACTICE_BLOCK.SESSION_ID))
+                .where(among(PRACTICE_SESSION.PLAN_ID, plans))
+                .and(PRACTICE_BLOCK.FAULT.eq(fault.id()))
+                .orderBy(PRACTICE_BLOCK.DRILL)
+                .fetch(row -> new Worked(row.value1(), Identified.of(Rung.class, row.value2()), row.value3()));
+    }
+
+    /** Each student of the house who practised since that day, with what was practised. */
+    Stream<DrillRecord.Practised> ofHouse(LocalDate since) {
+        return db
+                .selectDistinct(STUDENT.ID, STUDENT.PLAYING_LEVEL)
+                .from(STUDENT)
+                .join(PRACTICE_SESSION)
+                .on(PRACTICE_SESSION.STUDENT_ID.eq(STUDENT.ID))
+                .where(PRACTICE_SESSION.PRACTICE_DAY.ge(since))
+                .orderBy(STUDENT.ID)
+                .fetch()
+                .stream()
+                .map(row -> new DrillRecord.Practised(
+                        Identified.of(Level.class, row.value2()), since(row.value1(), since)));
+    }
+
+    /** Sessions with this drill of all of these students, by student. */
+    List<DrillRecord.Practised> withDrill(Whose whose, String drill) {
         Map<UUID, Level> levels = new LinkedHashMap<>();
         Map<UUID, UUID> owners = new HashMap<>();
         db.selectDistinct(PRACTICE_SESSION.ID, PRACTICE_SESSION.STUDENT_ID, STUDENT.PLAYING_LEVEL)
@@ -191,7 +221,7 @@ class PracticeRepository {
                 .on(PRACTICE_BLOCK.SESSION_ID.eq(PRACTICE_SESSION.ID))
                 .join(STUDENT)
                 .on(STUDENT.ID.eq(PRACTICE_SESSION.STUDENT_ID))
-                .where(STUDENT.COACH_ID.eq(coach).and(PRACTICE_BLOCK.DRILL.eq(drill)))
+                .where(TaughtByCondition.of(whose).and(PRACTICE_BLOCK.DRILL.eq(drill)))
                 .forEach(row -> {
                     owners.put(row.value1(), row.value2());
                     levels.put(row.value2(), Identified.of(Level.class, row.value3()));

@@ -128,6 +128,11 @@ public class Students {
         return all;
     }
 
+    /** Whose students tell this coach what is learnt of drills: the own; the owner of the house, all of them. */
+    public Whose whose(Account coach) {
+        return accounts.isOwner(coach) ? Whose.HOUSE : Whose.of(coach.id());
+    }
+
     /** Coaches who left and whose students are this one's to see to. */
     private List<UUID> leftTo(UUID coach) {
         boolean owner = accounts.coach(coach).filter(Coach::owner).isPresent();
