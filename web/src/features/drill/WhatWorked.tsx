@@ -8,7 +8,7 @@ type Kind = Wire["KindOfSuccess"];
 type Share = Wire["ShareView"];
 
 const READ =
-  "The dot is the likeliest share, the bar where it lies nineteen times in twenty. With few tries a drill stands near all of them together.";
+  "Each line runs from never to always: the dot is the likeliest share, the bar where it lies nineteen times in twenty. With few tries a drill stands near all of them together.";
 
 /** Two ways in which a drill can be said to have worked. */
 const KINDS: { id: "gates" | "better"; label: string; said: string }[] = [

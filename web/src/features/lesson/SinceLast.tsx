@@ -167,11 +167,42 @@ function Sums({ sums }: { sums: Progress["between"] }) {
               <td className="text-soft sm:whitespace-nowrap">
                 {Math.round(sum.low)} to {Math.round(sum.high)} %{sum.few && ", few yet"}
               </td>
+              <td className="pl-4">{sum.weeks.length > 1 && <ByWeek weeks={sum.weeks} />}</td>
             </tr>
           ))}
         </tbody>
       </table>
     </Wide>
+  );
+}
+
+const COLUMN = 34;
+const HIGH = 22;
+
+/** A column for each week since the lesson, as high as the share; a week in which nothing was counted stands empty. */
+function ByWeek({ weeks }: { weeks: Progress["between"][number]["weeks"] }) {
+  const last = weeks.at(-1)!.week;
+  return (
+    <svg
+      role="img"
+      aria-label={`By week: ${weeks.map((w) => `week ${w.week}, ${w.hits} of ${w.of}`).join("; ")}`}
+      width={last * COLUMN}
+      height={HIGH + 14}
+      className="align-middle"
+    >
+      {weeks.map((w) => {
+        const high = (HIGH * w.hits) / w.of;
+        return (
+          <g key={w.week} transform={`translate(${(w.week - 1) * COLUMN} 0)`}>
+            <rect x="4" y={HIGH - high} width={COLUMN - 8} height={high} className="fill-strong-line" />
+            <line x1="2" x2={COLUMN - 2} y1={HIGH} y2={HIGH} className="stroke-ink" />
+            <text x={COLUMN / 2} y={HIGH + 12} textAnchor="middle" className="fill-soft text-xs">
+              {w.hits}/{w.of}
+            </text>
+          </g>
+        );
+      })}
+    </svg>
   );
 }
 

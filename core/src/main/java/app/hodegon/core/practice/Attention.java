@@ -85,6 +85,9 @@ public record Attention(
     /** Check sets running under the gate. */
     private static final int STUCK_AFTER = 3;
 
+    /** Checks of which one may have been good by chance. */
+    private static final int MANY_CHECKS = 6;
+
     /** Days past the one on which a gate was promised. */
     private static final int LATE_AFTER = 7;
 
@@ -236,26 +239,29 @@ public record Attention(
      */
     private static Optional<Attention> stuck(Situation now, StepId step, Ladder.RungState state) {
         Gate gate = now.gates().of(step);
-        List<CheckSet> sets = state.under(gate);
-        int held = sets.size();
-        if (held == 0 || !state.rising(sets.get(0).on()).isEmpty()) return Optional.empty();
-        Optional<LocalDate> checked = held < STUCK_AFTER
+        List<CheckSet> running = state.under(gate);
+        List<CheckSet> many = running.size() < STUCK_AFTER ? state.mostlyUnder(gate, MANY_CHECKS) : List.of();
+        List<CheckSet> sets = many.isEmpty() ? running : many;
+        int after = many.isEmpty() ? STUCK_AFTER : MANY_CHECKS;
+        if (sets.isEmpty() || !state.rising(sets.get(0).on()).isEmpty()) return Optional.empty();
+        LocalDate first = sets.get(0).on();
+        Optional<LocalDate> checked = sets.size() < after
                 ? Optional.empty()
-                : Optional.of(sets.get(STUCK_AFTER - 1).on())
-                        .filter(day -> !day.equals(sets.get(0).on()));
+                : Optional.of(sets.get(after - 1).on()).filter(day -> !day.equals(first));
         Optional<LocalDate> late = Optional.ofNullable(now.likelyOn().get(step)).map(day -> day.plusDays(LATE_AFTER));
         return Stream.concat(checked.stream(), late.stream())
                 .min(Comparator.naturalOrder())
                 .map(from -> about(
                         Kind.STUCK,
                         step,
-                        from.isBefore(sets.get(0).on()) ? sets.get(0).on() : from,
-                        "%s is stuck: %s of %d, it takes %d. %s Next: watch a set of it yourself, or ask for a film."
+                        from.isBefore(first) ? first : from,
+                        "%s is stuck: %s of %d, it takes %d%s. %s Next: watch a set of it yourself, or ask for a film."
                                 .formatted(
                                         capitalised(label(step)),
-                                        scores(sets),
+                                        scores(sets, after),
                                         gate.of(),
                                         gate.good(),
+                                        many.isEmpty() ? "" : " twice running",
                                         tried(now, state))));
     }
 
@@ -270,12 +276,16 @@ public record Attention(
                 step,
                 state.last().on(),
                 "On “%s”, for %s, only a real ball is missing: %s of %d without one. Ten balls in the next lesson, a net or one range day pass it."
-                        .formatted(label(step), step.fault().label().toLowerCase(), scores(good), gate.of())));
+                        .formatted(
+                                label(step),
+                                step.fault().label().toLowerCase(),
+                                scores(good, STUCK_AFTER),
+                                gate.of())));
     }
 
-    private static String scores(List<CheckSet> sets) {
+    private static String scores(List<CheckSet> sets, int last) {
         return sets.stream()
-                .skip(Math.max(0, sets.size() - STUCK_AFTER))
+                .skip(Math.max(0, sets.size() - last))
                 .map(s -> "" + s.good())
                 .collect(Collectors.joining(", "));
     }

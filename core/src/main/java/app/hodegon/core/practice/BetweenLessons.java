@@ -12,6 +12,7 @@ import app.hodegon.core.swing.Club;
 import app.hodegon.core.swing.Reading;
 import app.hodegon.core.swing.Tally;
 import java.time.LocalDate;
+import java.util.ArrayList;
 import java.util.Comparator;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -86,6 +87,16 @@ public final class BetweenLessons {
                 of += point.count().get().of();
             }
             return of == 0 ? Optional.empty() : Optional.of(new Count(hits, of));
+        }
+
+        /** Week by week from one day on up to another; empty where nothing was counted in a week. */
+        public List<Optional<Count>> weeks(LocalDate from, LocalDate until) {
+            List<Optional<Count>> weeks = new ArrayList<>();
+            for (LocalDate week = from; !week.isAfter(until); week = week.plusWeeks(1)) {
+                LocalDate last = week.plusDays(6);
+                weeks.add(between(week, last.isAfter(until) ? until : last));
+            }
+            return weeks;
         }
     }
 

@@ -81,6 +81,17 @@ public record Ladder(Map<StepId, RungState> rungs) {
             return running(all, set -> !set.isEnoughFor(gate));
         }
 
+        /**
+         * The last so many sets, whatever steps back lie between, where only one had enough good reps, which chance alone
+         * may bring; none where there are fewer sets.
+         */
+        List<CheckSet> mostlyUnder(Gate gate, int sets) {
+            if (all.size() < sets) return List.of();
+            List<CheckSet> last = all.subList(all.size() - sets, all.size());
+            long enough = last.stream().filter(set -> set.isEnoughFor(gate)).count();
+            return enough <= 1 ? last : List.of();
+        }
+
         /** The sets that count, running, up to the last, that had enough good reps. */
         List<CheckSet> enough(Gate gate) {
             return running(counting, set -> set.isEnoughFor(gate));

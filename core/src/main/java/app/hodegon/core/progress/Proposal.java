@@ -117,8 +117,11 @@ public record Proposal(Kind kind, List<String> because) {
         Work work = e.work();
         String practised = practised(work.share());
         String gates = gates(work);
-        boolean onTime = work.passed() > 0 && 2 * work.passed() >= work.due();
         boolean again = work.before().filter(Kind::waits).isPresent();
+        // Gates that pass while the fault stays as likely as it was tell something once, not twice.
+        boolean onTime = work.passed() > 0
+                && 2 * work.passed() >= work.due()
+                && !(again && e.today().likely());
         // What is no longer likely or does better in its checks may be on its way, and where no gate was due it is too
         // early to tell: once.
         boolean wait = onTime

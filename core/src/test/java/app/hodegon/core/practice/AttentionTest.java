@@ -193,6 +193,27 @@ class AttentionTest {
     }
 
     @Test
+    void oneGoodCheckOfSixIsChance() {
+        List<Attention> stuck =
+                of(Gates.STANDARD, scored(1, 5), scored(2, 4), scored(3, 5), scored(4, 6), scored(5, 4), scored(6, 8));
+        assertThat(kinds(stuck, 6)).containsExactly(Kind.STUCK);
+        assertThat(stuck.get(0).reason())
+                .startsWith("Feel is stuck: 5, 4, 5, 6, 4, 8 of 10, it takes 8 twice running.");
+        assertThat(kinds(
+                        of(
+                                Gates.STANDARD,
+                                scored(1, 5),
+                                scored(2, 4),
+                                scored(3, 8),
+                                scored(4, 6),
+                                scored(5, 4),
+                                scored(6, 8)),
+                        6))
+                .as("two are not")
+                .isEmpty();
+    }
+
+    @Test
     void aPromiseThatLiesAWeekBackIsStuckAfterOnePoorCheck() {
         List<Attention> late = of(Gates.STANDARD, scored(1, 7));
         LocalDate promised = DAY.plusDays(2);

@@ -82,6 +82,9 @@ class BetweenLessonsTest {
                 .extracting(p -> p.count().orElseThrow())
                 .containsExactly(new Count(1, 4), new Count(2, 4));
         assertThat(fat.better()).contains(Better.LOWER);
+        assertThat(fat.weeks(DAY, DAY.plusDays(8))).containsExactly(Optional.of(new Count(3, 8)), Optional.empty());
+        assertThat(fat.weeks(DAY.minusDays(6), DAY.plusDays(2)))
+                .containsExactly(Optional.of(new Count(1, 4)), Optional.of(new Count(2, 4)));
         assertThat(fat.between(DAY, DAY.plusDays(9))).contains(new Count(3, 8));
         assertThat(fat.between(DAY.plusDays(5), DAY.plusDays(9))).isEmpty();
         assertThat(of(all, new Subject.OfBalls(BallResult.SOLID, Optional.of(Club.WEDGE)))

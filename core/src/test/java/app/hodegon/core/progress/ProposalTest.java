@@ -138,6 +138,15 @@ class ProposalTest {
     }
 
     @Test
+    void gatesThatPassWhileTheFaultStaysAsLikelyTellSomethingOnce() {
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.9, 3, 2, false, Kind.GO_ON_AND_MEASURE, true), THERE))
+                .isEqualTo(Kind.LOOK_AGAIN);
+        assertThat(kind(Verdict.CANNOT_TELL, work(0.9, 3, 2, false, Kind.GO_ON_AND_MEASURE, true), MAYBE))
+                .as("less likely than it was")
+                .isEqualTo(Kind.GO_ON_AND_MEASURE);
+    }
+
+    @Test
     void whoPractisedAndPassedNothingTriesItAnotherWayOnceAndIsThenLookedAtAgain() {
         assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false), THERE)).isEqualTo(Kind.OTHER_FEEDBACK);
         assertThat(kind(Verdict.CANNOT_TELL, work(0.7, 3, 0, false, null, false), THERE))

@@ -10,6 +10,7 @@ import jakarta.validation.constraints.NotNull;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.IntStream;
 
 /**
  * What practice tells of one thing, day by day.
@@ -114,6 +115,7 @@ record BetweenView(
      * Some days of it taken together.
      *
      * @param few whether it is too little to lean on
+     * @param weeks week by week from the first day on; none of a week in which nothing was counted
      */
     record Sum(
             @NotNull String id,
@@ -123,16 +125,19 @@ record BetweenView(
             @NotNull String tries,
             @NotNull double low,
             @NotNull double high,
-            @NotNull boolean few) {
+            @NotNull boolean few,
+            @NotNull List<Week> weeks) {
 
         /** Under so many the interval is wider than anything it could tell. */
         private static final int FEW = 10;
 
         static Optional<Sum> of(Series series, LocalDate from, LocalDate until, DrillLibrary library, Said said) {
-            return series.between(from, until).map(count -> of(series.subject(), count, library, said));
+            return series.between(from, until)
+                    .map(count -> of(series.subject(), count, series.weeks(from, until), library, said));
         }
 
-        private static Sum of(Subject subject, Count count, DrillLibrary library, Said said) {
+        private static Sum of(
+                Subject subject, Count count, List<Optional<Count>> weeks, DrillLibrary library, Said said) {
             Estimate share = Estimate.of(count);
             return new Sum(
                     BetweenView.id(subject),
@@ -142,8 +147,18 @@ record BetweenView(
                     BetweenView.tries(subject),
                     share.low(),
                     share.high(),
-                    count.of() < FEW);
+                    count.of() < FEW,
+                    IntStream.range(0, weeks.size())
+                            .boxed()
+                            .flatMap(week -> weeks.get(week).stream().map(c -> new Week(week + 1, c.hits(), c.of())))
+                            .toList());
         }
+
+        /** @param week 1 for the first */
+        record Week(
+                @NotNull int week,
+                @NotNull int hits,
+                @NotNull int of) {}
 
         /** In a sentence for the coach. */
         String sentence() {
