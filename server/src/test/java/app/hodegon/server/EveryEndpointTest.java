@@ -32,6 +32,9 @@ class EveryEndpointTest {
     /** Names of the first coach's students: whoever is not theirs must not read them. */
     private static final List<String> SECRET = List.of("Ellery", "Petra", "Lund");
 
+    /** As texts are kept, for either hand. */
+    private static final String OPEN_WORD = "\\{(lead|trail|away|Lead|Trail)}";
+
     private static final int NONSENSE = Boolean.getBoolean("hodegon.all") ? 10_000 : 800;
     private static final int SLOWEST_MILLISECONDS = 2000;
 
@@ -110,6 +113,27 @@ class EveryEndpointTest {
             }
         }
         assertThat(owner.get("/api/students").expect(200).body().toString()).contains("Bram Ellery");
+    }
+
+    @Test
+    void noAnswerLeavesAWordOpenThatDependsOnTheHand(Client owner) {
+        owner.coach();
+        assertThat(owner.get("/api/day").expect(200).body().toString()).doesNotContainPattern(OPEN_WORD);
+        for (JsonNode student : owner.get("/api/students").expect(200).body()) {
+            String at = "/api/students/" + student.path("id").asString();
+            assertThat(owner.get(at + "/practice").expect(200).body().toString())
+                    .doesNotContainPattern(OPEN_WORD);
+            JsonNode thread = owner.get(at + "/thread").expect(200).body();
+            assertThat(thread.toString()).doesNotContainPattern(OPEN_WORD);
+            for (JsonNode knot : thread.path("knots")) {
+                String lesson = "/api/lessons/" + knot.path("lessonId").asString();
+                for (String part : List.of("", "/progress", "/plan", "/tried")) {
+                    assertThat(owner.get(lesson + part).body().toString())
+                            .as(lesson + part)
+                            .doesNotContainPattern(OPEN_WORD);
+                }
+            }
+        }
     }
 
     @Test

@@ -5,6 +5,7 @@ import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gate;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Words;
+import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Units;
 import app.hodegon.core.track.View;
@@ -35,6 +36,11 @@ public record Attention(
 
     Attention(Kind kind, String key, LocalDate from, Subject subject, String reason) {
         this(kind, key, from, Optional.empty(), subject, reason);
+    }
+
+    /** In words for a student who plays with that hand. */
+    public Attention said(Handedness hand) {
+        return new Attention(kind, key, from, until, subject, hand.say(reason));
     }
 
     /** Most urgent first. */

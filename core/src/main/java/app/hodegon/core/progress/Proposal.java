@@ -2,6 +2,7 @@ package app.hodegon.core.progress;
 
 import app.hodegon.core.progress.Evidence.Told;
 import app.hodegon.core.progress.Evidence.Work;
+import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Identified;
 import java.util.ArrayList;
 import java.util.Comparator;
@@ -17,6 +18,11 @@ import java.util.stream.Stream;
  * @param because what it rests on, in sentences for the coach
  */
 public record Proposal(Kind kind, List<String> because) {
+
+    /** In words for a student who plays with that hand. */
+    public Proposal said(Handedness hand) {
+        return new Proposal(kind, because.stream().map(hand::say).toList());
+    }
 
     /** Practised less than this share, a drill has not had its chance. */
     private static final double TOO_LITTLE = 0.5;

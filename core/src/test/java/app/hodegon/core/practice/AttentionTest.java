@@ -14,6 +14,7 @@ import app.hodegon.core.plan.Plan;
 import app.hodegon.core.practice.Attention.Film;
 import app.hodegon.core.practice.Attention.Kind;
 import app.hodegon.core.practice.Attention.Situation;
+import app.hodegon.core.swing.Handedness;
 import app.hodegon.core.swing.Tally;
 import app.hodegon.core.swing.Units;
 import app.hodegon.core.track.View;
@@ -364,5 +365,12 @@ class AttentionTest {
                 .isEqualTo("A swing, filmed face on: the pelvis is 6 cm away from the target at the top.");
         assertThat(Units.IMPERIAL.say(all.get(0).reason())).contains("2.4 in away");
         assertThat(all.get(1).reason()).isEqualTo("A swing, filmed down the line.");
+    }
+
+    @Test
+    void sidesAreTheStudentsOwn() {
+        Attention attention = new Attention(Kind.STUCK, "key", DAY, Attention.Subject.NONE, "{Lead} foot spins out.");
+        assertThat(attention.said(Handedness.RIGHT).reason()).isEqualTo("Left foot spins out.");
+        assertThat(attention.said(Handedness.LEFT).reason()).isEqualTo("Right foot spins out.");
     }
 }

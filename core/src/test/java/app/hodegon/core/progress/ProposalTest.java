@@ -7,6 +7,7 @@ import app.hodegon.core.progress.Evidence.Today;
 import app.hodegon.core.progress.Evidence.Told;
 import app.hodegon.core.progress.Evidence.Work;
 import app.hodegon.core.progress.Proposal.Kind;
+import app.hodegon.core.swing.Handedness;
 import java.util.List;
 import java.util.Optional;
 import java.util.OptionalInt;
@@ -227,5 +228,11 @@ class ProposalTest {
         assertThat(Proposal.of(with).kind())
                 .isEqualTo(of(List.of(), work(0.9, 0, 0, false), THERE).kind());
         assertThat(Proposal.of(with).because()).endsWith("Noticed right: 4 of 20.");
+    }
+
+    @Test
+    void sidesAreTheStudentsOwn() {
+        Proposal proposal = new Proposal(Kind.TODAY, List.of("Likely today: stiff {trail} hip."));
+        assertThat(proposal.said(Handedness.LEFT).because()).containsExactly("Likely today: stiff left hip.");
     }
 }

@@ -2,6 +2,7 @@ package app.hodegon.server.attention;
 
 import app.hodegon.core.practice.Attention;
 import app.hodegon.core.practice.Attention.Situation;
+import app.hodegon.core.swing.Handedness;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.account.AccountUnits;
 import app.hodegon.server.attention.AttentionRepository.Line;
@@ -71,7 +72,12 @@ public class Attentions {
     @Transactional
     void on(StudentChanged changed) {
         students.lock(changed.student());
-        attentions.replace(changed.student(), Attention.of(situation(changed.student())));
+        Handedness hand = students.byId(changed.student()).hand();
+        attentions.replace(
+                changed.student(),
+                Attention.of(situation(changed.student())).stream()
+                        .map(a -> a.said(hand))
+                        .toList());
     }
 
     private Situation situation(UUID student) {

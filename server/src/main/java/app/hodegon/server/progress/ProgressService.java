@@ -234,8 +234,9 @@ class ProgressService {
         List<BetweenView.Sum> practised = practised(then, now, said);
         Optional<Proposal> proposal = then.focus().isEmpty()
                 ? Optional.empty()
-                : Optional.of(Proposal.of(
-                        evidence(coach, then, now, done.flatMap(Done::share), gates, kept, gained, practised, said)));
+                : Optional.of(Proposal.of(evidence(
+                                coach, then, now, done.flatMap(Done::share), gates, kept, gained, practised, said))
+                        .said(said.hand()));
         return new Since(then, now, plan, done, gates, kept, gained, lost, practised, proposal);
     }
 
