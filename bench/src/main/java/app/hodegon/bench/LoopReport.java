@@ -84,14 +84,13 @@ final class LoopReport {
                 "%d students of a house live their seasons; what is learnt of their gates is then known of %d others of it. The score"
                         .formatted(HOUSE, HOUSE),
                 "is the mean logarithm of the chance given to what happened: nearer to 0 is better. By gate it is the gain over the",
-                "assumption while the house learns, student by student; by plan, that of the others' forecasts.",
+                "assumption while the house learns, student by student; by plan, that of the others' forecasts of the same plans.",
                 "",
                 "| students of the house | a gate, gained | others' plans, not knowing | knowing | rungs told as other than assumed |",
                 "|---|---|---|---|---|"));
         for (double times : new double[] {1, SLOW}) {
             HouseReps learnt = HouseReps.of(
                     new LoopStudy(HOUSE, HOUSE_SEED, true, HouseReps.NONE, times).run().practice().stream());
-            Result not = new LoopStudy(HOUSE, HOUSE_SEED + 1, true, HouseReps.NONE, times).run();
             Result knowing = new LoopStudy(HOUSE, HOUSE_SEED + 1, true, learnt, times).run();
             long told = Arrays.stream(Level.values())
                     .flatMap(level -> learnt.at(level).rungs().values().stream())
@@ -102,7 +101,7 @@ final class LoopReport {
                     "| need %s the reps | %+.3f | %.4f | %.4f | %d of %d |",
                     times == 1 ? "about" : times + " times",
                     learnt.gain(),
-                    not.logScore(),
+                    knowing.notKnowing(),
                     knowing.logScore(),
                     told,
                     Level.values().length * Rung.values().length));

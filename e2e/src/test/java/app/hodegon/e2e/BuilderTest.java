@@ -163,7 +163,7 @@ class BuilderTest {
             page.goForward();
             page.getByLabel("Search the drills").fill("disc");
             page.getByText("Disc turn").first().click();
-            assertThat(page.getByText("With your students")).isVisible();
+            assertThat(page.getByText("With the house's students")).isVisible();
             Browser.checkAccessible(page);
             page.getByText("Copy as my own").click();
             page.getByLabel("Name").fill("Plate turn");

@@ -1,6 +1,5 @@
 package app.hodegon.core.practice;
 
-import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.learning.GateReps;
@@ -11,7 +10,6 @@ import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Set;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -25,8 +23,7 @@ public final class HouseReps {
     /** Told in tenths, so that no plan is laid otherwise for one student's evening. */
     private static final double STEPS = 10;
 
-    private static final Set<String> KNOWN =
-            DrillLibrary.standard().all().stream().map(Drill::id).collect(Collectors.toSet());
+    private static final DrillLibrary LIBRARY = DrillLibrary.standard();
 
     /** Nothing learnt yet. */
     public static final HouseReps NONE = of(Stream.of());
@@ -50,7 +47,7 @@ public final class HouseReps {
         }
         // Who passed with two drills tells of the one no more than of the other; a coach's own has its name for itself.
         all.stream()
-                .filter(w -> w.drills().size() == 1 && KNOWN.containsAll(w.drills()))
+                .filter(w -> w.drills().size() == 1 && w.drills().stream().allMatch(LIBRARY::has))
                 .collect(Collectors.groupingBy(w -> w.drills().iterator().next()))
                 .forEach((drill, works) -> drills.put(drill, beside(works)));
         this.gain = gain(practice);
@@ -126,7 +123,7 @@ public final class HouseReps {
         return cells.get(new Cell(level, rung));
     }
 
-    /** What is surely other than assumed; all else is noise that would make plans and forecasts worse. */
+    /** What is surely other than assumed; all else is noise that would only move plans. */
     private static double told(GateReps learnt) {
         boolean surely = learnt.low() > 1 || learnt.high() < 1;
         return surely ? Math.round(learnt.mean() * STEPS) / STEPS : 1;

@@ -10,6 +10,7 @@ import java.util.Map;
 import java.util.Random;
 import java.util.SplittableRandom;
 import java.util.stream.IntStream;
+import java.util.stream.Stream;
 
 /**
  * Whole seasons of students whom nothing here assumes: learners of other families, faults that show otherwise than the
@@ -91,6 +92,7 @@ public final class LoopStudy {
      * @param proposals how often each was proposed
      * @param forecast chances at hand-over against what was passed by the next lesson
      * @param logScore mean logarithm of the chance given to what happened
+     * @param notKnowing the same of the same plans, had the forecast known nothing of the house
      * @param practice of each student
      */
     public record Result(
@@ -98,6 +100,7 @@ public final class LoopStudy {
             Map<Proposal.Kind, Integer> proposals,
             Reliability forecast,
             double logScore,
+            double notKnowing,
             List<Practised> practice) {}
 
     public Result run() {
@@ -132,7 +135,12 @@ public final class LoopStudy {
                 counts,
                 proposals,
                 Reliability.of(cases),
-                cases.stream().mapToDouble(Reliability.Case::logScore).average().orElse(0),
+                score(cases.stream()),
+                score(seasons.stream().flatMap(season -> season.notKnowing().stream())),
                 seasons.stream().map(StrangeSeason::practised).toList());
+    }
+
+    private static double score(Stream<Reliability.Case> cases) {
+        return cases.mapToDouble(Reliability.Case::logScore).average().orElse(0);
     }
 }

@@ -11,6 +11,7 @@ import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.learning.RepsNeeded;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Gates;
 import app.hodegon.core.plan.Plan;
@@ -102,6 +103,7 @@ final class StrangeSeason {
     private final Map<Counted, Share> counts = new EnumMap<>(Counted.class);
     private final List<Proposal.Kind> proposals = new ArrayList<>();
     private final List<Reliability.Case> cases = new ArrayList<>();
+    private final List<Reliability.Case> notKnowing = new ArrayList<>();
     private final List<PastLesson> history = new ArrayList<>();
     private final List<PracticeSession> sessions = new ArrayList<>();
     private final List<LocalDate> planned = new ArrayList<>();
@@ -157,6 +159,11 @@ final class StrangeSeason {
     /** Chances at hand-over, and whether the gates were passed by the next lesson. */
     List<Reliability.Case> cases() {
         return cases;
+    }
+
+    /** The same, had nothing been learnt of others. */
+    List<Reliability.Case> notKnowing() {
+        return notKnowing;
     }
 
     void live() {
@@ -384,12 +391,11 @@ final class StrangeSeason {
     private void practise(PlanRequest request, LocalDate nextLesson) {
         Plan plan = planner.plan(request);
         count(Counted.EMPTY_PLAN, plan.days().isEmpty());
-        Map<Step, Forecast.Outlook> outlooks = Forecast.of(
+        Map<Step, Forecast.Outlook> outlooks = outlooks(plan, request, request.student());
+        Map<Step, Forecast.Outlook> assumed = outlooks(
                 plan,
-                request.student(),
-                library,
-                new Forecast.History(sessions, ladder(), request.from(), planned),
-                Optional.empty());
+                request,
+                profile.needing(RepsNeeded.assumed(profile.level().repsToLearn())));
         begun = request.from();
         ladder().rungs().keySet().forEach(step -> learnedBefore.put(step, learned(step)));
         promised = new ArrayList<>();
@@ -423,8 +429,21 @@ final class StrangeSeason {
         }
         checks = running.checks();
         shareDone = asked == 0 ? 0 : (double) reps / asked;
-        outlooks.forEach((step, outlook) ->
-                cases.add(new Reliability.Case(outlook.chance(), passed(new StepId(step.fault(), step.rung())))));
+        outlooks.forEach((step, outlook) -> cases.add(happened(step, outlook)));
+        assumed.forEach((step, outlook) -> notKnowing.add(happened(step, outlook)));
+    }
+
+    private Map<Step, Forecast.Outlook> outlooks(Plan plan, PlanRequest request, Student student) {
+        return Forecast.of(
+                plan,
+                student,
+                library,
+                new Forecast.History(sessions, ladder(), request.from(), planned),
+                Optional.empty());
+    }
+
+    private Reliability.Case happened(Step step, Forecast.Outlook outlook) {
+        return new Reliability.Case(outlook.chance(), passed(new StepId(step.fault(), step.rung())));
     }
 
     private PracticeSession session(Day day) {

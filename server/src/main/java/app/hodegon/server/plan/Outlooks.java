@@ -3,7 +3,6 @@ package app.hodegon.server.plan;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.practice.Forecast;
 import app.hodegon.server.drill.Drills;
-import app.hodegon.server.practice.House;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
@@ -25,10 +24,8 @@ class Outlooks {
     private final Drills drills;
     private final Today today;
     private final PlanRepository plans;
-    private final House house;
 
-    Outlooks(Students students, PracticeLog practice, Drills drills, Today today, PlanRepository plans, House house) {
-        this.house = house;
+    Outlooks(Students students, PracticeLog practice, Drills drills, Today today, PlanRepository plans) {
         this.plans = plans;
         this.students = students;
         this.practice = practice;
@@ -41,7 +38,7 @@ class Outlooks {
             StoredStudent student, Plan plan, PlanTerms terms, LocalDate begins, LocalDate today) {
         return Forecast.of(
                 plan,
-                house.knowing(terms.equipped(student.profile())),
+                terms.equipped(student.profile()),
                 drills.of(student.coachId()),
                 new Forecast.History(
                         practice.since(student.id(), begins.minusDays(MEMORY)),

@@ -128,9 +128,9 @@ public class Students {
         return all;
     }
 
-    /** Whose students tell this coach what is learnt of drills: the own; the owner of the house, all of them. */
+    /** Whose students tell this coach what is learnt of drills: the own; the owner of a house of several, all of them. */
     public Whose whose(Account coach) {
-        return accounts.isOwner(coach) ? Whose.HOUSE : Whose.of(coach.id());
+        return accounts.isOwner(coach) && accounts.coaches().size() > 1 ? Whose.HOUSE : Whose.of(coach.id());
     }
 
     /** Coaches who left and whose students are this one's to see to. */
