@@ -42,8 +42,9 @@ public record Ladder(Map<StepId, RungState> rungs) {
      *
      * @param all every set done on it
      * @param counting the sets that still count for its gate
+     * @param passes the days on which its gate was passed; several where it was opened again
      */
-    public record RungState(List<CheckSet> all, List<CheckSet> counting, Standing standing) {
+    public record RungState(List<CheckSet> all, List<CheckSet> counting, Standing standing, List<LocalDate> passes) {
 
         public CheckSet last() {
             return all.get(all.size() - 1);
@@ -118,11 +119,18 @@ public record Ladder(Map<StepId, RungState> rungs) {
         Map<StepId, RungState> rungs = new LinkedHashMap<>();
         for (CheckSet set : checks) {
             StepId id = new StepId(set.fault(), set.rung());
-            RungState before = rungs.getOrDefault(id, new RungState(List.of(), List.of(), Standing.STAY));
+            RungState before = rungs.getOrDefault(id, new RungState(List.of(), List.of(), Standing.STAY, List.of()));
             List<CheckSet> counting = with(before.counting(), set);
             Standing standing =
                     before.standing() == Standing.PASSED ? Standing.PASSED : Standing.of(gates.of(id), counting);
-            rungs.put(id, new RungState(with(before.all(), set), counting, standing));
+            boolean passes = standing == Standing.PASSED && before.standing() != Standing.PASSED;
+            rungs.put(
+                    id,
+                    new RungState(
+                            with(before.all(), set),
+                            counting,
+                            standing,
+                            passes ? with(before.passes(), set.on()) : before.passes()));
             if (standing == Standing.STEP_BACK) stepBack(id, rungs);
         }
         return new Ladder(rungs);
@@ -130,18 +138,21 @@ public record Ladder(Map<StepId, RungState> rungs) {
 
     private static void stepBack(StepId from, Map<StepId, RungState> rungs) {
         RungState tooHigh = rungs.get(from);
-        rungs.put(from, new RungState(tooHigh.all(), List.of(), Standing.STEP_BACK));
+        rungs.put(from, new RungState(tooHigh.all(), List.of(), Standing.STEP_BACK, tooHigh.passes()));
         rungs.entrySet().stream()
                 .filter(e -> e.getKey().fault() == from.fault())
                 .filter(e -> e.getKey().rung().compareTo(from.rung()) < 0)
                 .filter(e -> e.getValue().standing() == Standing.PASSED)
                 .max(Comparator.comparing(e -> e.getKey().rung()))
-                .ifPresent(
-                        below -> below.setValue(new RungState(below.getValue().all(), List.of(), Standing.REOPENED)));
+                .ifPresent(below -> below.setValue(new RungState(
+                        below.getValue().all(),
+                        List.of(),
+                        Standing.REOPENED,
+                        below.getValue().passes())));
     }
 
-    private static List<CheckSet> with(List<CheckSet> sets, CheckSet more) {
-        List<CheckSet> all = new ArrayList<>(sets);
+    private static <T> List<T> with(List<T> some, T more) {
+        List<T> all = new ArrayList<>(some);
         all.add(more);
         return List.copyOf(all);
     }

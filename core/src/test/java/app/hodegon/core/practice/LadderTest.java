@@ -49,6 +49,23 @@ class LadderTest {
     }
 
     @Test
+    void theDayOfAPassStaysWhateverIsCheckedAfter() {
+        done(Fault.SWAY, Rung.FEEL, 5, 8, 9, 9, 4);
+        assertThat(passes(Rung.FEEL)).containsExactly(DAY.plusDays(2));
+        done(Fault.SWAY, Rung.REHEARSE, 3, 2);
+        done(Fault.SWAY, Rung.FEEL, 8, 9, 10);
+        assertThat(passes(Rung.FEEL)).as("opened again").containsExactly(DAY.plusDays(2), DAY.plusDays(8));
+        assertThat(passes(Rung.REHEARSE)).isEmpty();
+    }
+
+    private List<LocalDate> passes(Rung rung) {
+        return Ladder.of(sets, Gates.STANDARD)
+                .on(new StepId(Fault.SWAY, rung))
+                .map(Ladder.RungState::passes)
+                .orElseThrow();
+    }
+
+    @Test
     void whatWasOpenedAgainIsJudgedByNewSetsOnly() {
         done(Fault.SWAY, Rung.FEEL, 8, 9);
         done(Fault.SWAY, Rung.REHEARSE, 3, 2);

@@ -4,9 +4,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Kind;
-import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.Ladder.RungState;
-import app.hodegon.core.practice.Standing;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.plan.PlanView.StepView;
 import jakarta.validation.constraints.NotNull;
@@ -57,16 +55,15 @@ public record PromisedGate(
     }
 
     /**
-     * Whether it was passed by the day promised; empty where none was, where that day is still to come, and where the
-     * student did not come to it.
+     * Whether it was passed by the day promised; empty where none was, and while that day is still to come.
+     *
+     * @param state of its rung now
+     * @param from the plan's first day
      */
-    public Optional<Boolean> byPromise(Ladder ladder, LocalDate today) {
+    public Optional<Boolean> inTime(RungState state, LocalDate from, LocalDate today) {
         if (likelyOn == null) return Optional.empty();
-        Optional<RungState> state = ladder.on(id());
-        boolean passed = state.filter(s -> s.standing() == Standing.PASSED)
-                .filter(s -> !s.last().on().isAfter(likelyOn))
-                .isPresent();
-        return passed || state.isPresent() && likelyOn.isBefore(today) ? Optional.of(passed) : Optional.empty();
+        boolean passed = state.passes().stream().anyMatch(day -> !day.isBefore(from) && !day.isAfter(likelyOn));
+        return passed || likelyOn.isBefore(today) ? Optional.of(passed) : Optional.empty();
     }
 
     public StepId id() {

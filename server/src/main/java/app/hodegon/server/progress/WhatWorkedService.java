@@ -14,6 +14,7 @@ import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.Plans;
 import app.hodegon.server.plan.Promise;
+import app.hodegon.server.plan.PromisedGate;
 import app.hodegon.server.practice.PracticeLog;
 import app.hodegon.server.practice.Worked;
 import app.hodegon.server.student.StoredStudent;
@@ -23,11 +24,15 @@ import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.HashMap;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
+import java.util.Set;
 import java.util.UUID;
+import java.util.function.Function;
 import java.util.function.Predicate;
 import java.util.stream.Collectors;
+import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
 /** What worked for whom: by drill of a fault, gates passed by the day promised, and lessons that found it better. */
@@ -85,6 +90,14 @@ class WhatWorkedService {
     /** What was promised of a fault and practised. */
     private record Practised(Promise promise, StoredStudent student, List<Worked> worked, UUID coach) {
 
+        Practised and(Practised other) {
+            return new Practised(
+                    promise,
+                    student,
+                    Stream.concat(worked.stream(), other.worked.stream()).toList(),
+                    coach);
+        }
+
         /** The drills practised where that holds; another coach's own are left out: their names are that coach's. */
         List<Tried> tried(Predicate<Worked> where, boolean success) {
             return worked.stream()
@@ -105,21 +118,26 @@ class WhatWorkedService {
             UUID student = one.promise().student();
             Ladder ladder = ladders.computeIfAbsent(student, practice::ladder);
             LocalDate now = today.ofStudent(student);
-            one.promise()
-                    .gates()
-                    .forEach(gate -> gate.byPromise(ladder, now)
-                            .ifPresent(passed -> tried.addAll(
-                                    one.tried(w -> w.rung() == gate.id().rung(), passed))));
+            for (PromisedGate promised : one.promise().gates()) {
+                ladder.on(promised.id())
+                        .flatMap(state -> promised.inTime(state, one.promise().from(), now))
+                        .ifPresent(inTime -> tried.addAll(
+                                one.tried(w -> w.rung() == promised.id().rung(), inTime)));
+            }
         }
         return tried;
     }
 
     private List<Tried> better(List<Practised> all) {
-        List<UUID> ids = all.stream().map(p -> p.promise().lesson()).toList();
+        // A plan handed over a second time goes on with the first.
+        Map<UUID, Practised> byLesson = all.stream()
+                .collect(Collectors.toMap(
+                        p -> p.promise().lesson(), Function.identity(), Practised::and, LinkedHashMap::new));
+        Set<UUID> ids = byLesson.keySet();
         Map<UUID, StoredLesson> at = lessons.all(ids).stream().collect(Collectors.toMap(StoredLesson::id, l -> l));
         Map<UUID, StoredLesson> next = lessons.following(ids);
         List<Tried> tried = new ArrayList<>();
-        for (Practised one : all) {
+        for (Practised one : byLesson.values()) {
             StoredLesson now = next.get(one.promise().lesson());
             if (now == null) continue;
             Said said = new Said(
