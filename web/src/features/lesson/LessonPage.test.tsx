@@ -363,6 +363,40 @@ describe("what the lesson says", () => {
     expect(last.textContent).toContain("NewHips hardly turn");
   });
 
+  it("draws what practice told week by week, where there is more than one", async () => {
+    const sum = { label: "fat", tries: "balls", low: 10, high: 40, few: false };
+    calls = serve({
+      "GET /api/lessons/l1": LESSON,
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "GET /api/lessons/l1/decisions": [],
+      "GET /api/lessons/l1/progress": {
+        ...PROGRESS,
+        between: [
+          {
+            ...sum,
+            id: "practice:strike:fat",
+            hits: 6,
+            of: 30,
+            weeks: [
+              { week: 1, hits: 5, of: 14 },
+              { week: 3, hits: 1, of: 16 },
+            ],
+          },
+          { ...sum, id: "practice:strike:thin", hits: 1, of: 9, weeks: [{ week: 1, hits: 1, of: 9 }] },
+        ],
+      },
+    });
+    await open("/lessons/l1?view=since");
+    await screen.findByRole("columnheader", { name: "By week" });
+    const drawn = screen.getAllByRole("img", { name: /^By week/ });
+    expect(drawn.map((d) => d.getAttribute("aria-label"))).toEqual([
+      "By week: week 1, 5 of 14; week 3, 1 of 16",
+    ]);
+    const high = [...drawn[0]!.querySelectorAll("rect")].map((r) => Number(r.getAttribute("height")) / 22);
+    expect(high[0]).toBeCloseTo(5 / 14);
+    expect(high[1]).toBeCloseTo(1 / 16);
+  });
+
   it("tells better from cannot tell, and does not blame what was not practised", async () => {
     await open("/lessons/l1?view=since");
     const rows = await screen.findAllByRole("row");

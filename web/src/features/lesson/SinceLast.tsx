@@ -154,6 +154,16 @@ function Sums({ sums }: { sums: Progress["between"] }) {
   return (
     <Wide label="Told by practice">
       <table className="w-fit border-collapse text-left">
+        {sums.some(hasWeeks) && (
+          <thead className="text-soft text-sm">
+            <tr>
+              <td colSpan={3} />
+              <th scope="col" className="pl-4 font-normal">
+                By week
+              </th>
+            </tr>
+          </thead>
+        )}
         <tbody>
           {sums.map((sum) => (
             <tr key={sum.id} className="border-line border-b align-baseline">
@@ -167,7 +177,7 @@ function Sums({ sums }: { sums: Progress["between"] }) {
               <td className="text-soft sm:whitespace-nowrap">
                 {Math.round(sum.low)} to {Math.round(sum.high)} %{sum.few && ", few yet"}
               </td>
-              <td className="pl-4">{sum.weeks.length > 1 && <ByWeek weeks={sum.weeks} />}</td>
+              <td className="pl-4">{hasWeeks(sum) && <ByWeek weeks={sum.weeks} />}</td>
             </tr>
           ))}
         </tbody>
@@ -175,6 +185,8 @@ function Sums({ sums }: { sums: Progress["between"] }) {
     </Wide>
   );
 }
+
+const hasWeeks = (sum: Progress["between"][number]) => sum.weeks.length > 1;
 
 const COLUMN = 34;
 const HIGH = 22;

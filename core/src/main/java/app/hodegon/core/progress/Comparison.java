@@ -25,8 +25,16 @@ public record Comparison(double difference, double low, double high, Verdict ver
 
     private static final double POWER_80 = NORMAL.inverseCumulativeProbability(0.80);
 
+    /** More than this a coach need not ask for. */
+    private static final int WORTH_ASKING = 100;
+
     /** More than this nobody hits for the sake of an answer. */
     private static final int TOO_MANY = 500;
+
+    /** How many more would tell, where it is so few that they can be asked for. */
+    public OptionalInt worthAsking() {
+        return toTell.orElse(WORTH_ASKING + 1) <= WORTH_ASKING ? toTell : OptionalInt.empty();
+    }
 
     /** Hits among so many balls or tries. */
     public record Count(int hits, int of) {

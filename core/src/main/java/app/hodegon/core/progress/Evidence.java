@@ -154,7 +154,7 @@ public record Evidence(
                                 change.verdict() == Verdict.WORSE && !surelyWorse.contains(change.subject())
                                         ? Verdict.CANNOT_TELL
                                         : change.verdict()),
-                        change.comparison().toTell()))
+                        change.comparison().worthAsking()))
                 .toList();
     }
 

@@ -17,9 +17,9 @@ public final class Saying {
                     case WORSE -> "worse, and by more than chance. We look at why.";
                     case NO_CHANGE -> "no change worth having, and that is sure.";
                     case CANNOT_TELL ->
-                        change.toTell().isPresent()
+                        change.worthAsking().isPresent()
                                 ? "this could be chance. %d more %s each time would tell."
-                                        .formatted(change.toTell().getAsInt(), tries)
+                                        .formatted(change.worthAsking().getAsInt(), tries)
                                 : "no change that could be told from chance.";
                 };
     }

@@ -176,4 +176,13 @@ class ComparisonTest {
         assertThat(sure.weighing(0.15).verdict()).as("sure, and too little").isEqualTo(Verdict.NO_CHANGE);
         assertThatThrownBy(() -> sure.weighing(0)).hasMessage("worth must be over 0.");
     }
+
+    @Test
+    void soManyMoreThatNobodyHitsThemAreNotAskedFor() {
+        Comparison thin = Comparison.ofCounts(new Count(2, 10), new Count(3, 10), Better.LOWER);
+        assertThat(thin.toTell().orElseThrow()).isGreaterThan(100);
+        assertThat(thin.worthAsking()).isEmpty();
+        Comparison push = Comparison.ofCounts(new Count(3, 10), new Count(1, 10), Better.LOWER);
+        assertThat(push.worthAsking()).isEqualTo(push.toTell()).isPresent();
+    }
 }

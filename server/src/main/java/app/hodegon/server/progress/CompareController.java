@@ -63,7 +63,7 @@ class CompareController {
                                 values("first", request.first()), values("second", request.second()), better));
             default -> throw new Invalid("kind", "kind must be reading, count or sample.");
         };
-        return ComparisonView.of(request.worth() == null ? change : weighed(change, request));
+        return ComparisonView.whole(request.worth() == null ? change : weighed(change, request));
     }
 
     /** Shares are asked for in points. */
