@@ -9,24 +9,24 @@ export type SaveState = "saved" | "saving" | "unsaved";
  * given counts as saved, unless it is said to be new.
  */
 export function useSaver<T, A>(value: T, send: (value: T) => Promise<A>, isNew = false) {
-  const [saved, setSaved] = useState<{ value: T | null; answer: A | null }>({
-    value: isNew ? null : value,
-    answer: null,
-  });
+  // A value that comes back is another turn: while what was between is on its way, nobody knows what is stored.
+  const [now, setNow] = useState({ value, turn: isNew ? 1 : 0 });
+  if (now.value !== value) setNow({ value, turn: now.turn + 1 });
+  const [saved, setSaved] = useState<{ turn: number; answer: A | null }>({ turn: 0, answer: null });
   const [error, setError] = useState<Error | null>(null);
-  const latest = useRef(value);
-  const sent = useRef<T | null>(isNew ? null : value);
+  const latest = useRef(now);
+  const sent = useRef(0);
   const busy = useRef(false);
 
   const flush = useCallback(async () => {
     if (busy.current) return;
     busy.current = true;
     try {
-      while (sent.current !== latest.current) {
-        const sending = latest.current;
-        const answer = await send(sending);
-        sent.current = sending;
-        setSaved({ value: sending, answer });
+      while (sent.current !== latest.current.turn) {
+        const { value, turn } = latest.current;
+        const answer = await send(value);
+        sent.current = turn;
+        setSaved({ turn, answer });
         setError(null);
       }
     } catch (failure) {
@@ -37,9 +37,9 @@ export function useSaver<T, A>(value: T, send: (value: T) => Promise<A>, isNew =
   }, [send]);
 
   useEffect(() => {
-    latest.current = value;
+    latest.current = now;
     void flush();
-  }, [value, flush]);
+  }, [now, flush]);
 
   useEffect(() => {
     if (!error) return;
@@ -51,6 +51,6 @@ export function useSaver<T, A>(value: T, send: (value: T) => Promise<A>, isNew =
     };
   }, [error, flush]);
 
-  const state: SaveState = saved.value === value ? "saved" : error ? "unsaved" : "saving";
+  const state: SaveState = saved.turn === now.turn ? "saved" : error ? "unsaved" : "saving";
   return { state, error, answer: saved.answer };
 }
