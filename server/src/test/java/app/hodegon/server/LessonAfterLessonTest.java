@@ -279,6 +279,23 @@ class LessonAfterLessonTest {
     }
 
     @Test
+    void whatWouldBeAnEmptyPlanIsNotTaken() {
+        String second = nextLesson(15);
+        coach.put("/api/students/" + begun.student(), """
+                        {"name":"Isolde Brack","handedness":"right","level":"improver","ageBand":"adult","shoes":"soft",
+                         "units":"metric","complaint":"","flags":[],"kit":[],"week":{}}""").expect(200);
+        String taken = "{\"proposed\":\"go-on-and-measure\",\"answer\":\"taken\",\"instead\":null,\"reason\":\"\"}";
+        assertThat(coach.put(second + "/proposal", taken)
+                        .refused(409)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .contains("no day of work");
+        assertThat(progress(second).at("/proposal/answer").isNull()).isTrue();
+        coach.get(second + "/plan").refused(404);
+    }
+
+    @Test
     void refusedItIsKeptWithItsReasonAndNothingIsLaid() {
         String second = nextLesson(15);
         coach.put(

@@ -319,10 +319,10 @@ class PracticeAnswersTest {
                     .isEqualTo("imperial");
             JsonNode said = coach.get("/api/catalogue").expect(200).body();
             assertThat(said.at("/scales/cm/unit").asString()).isEqualTo("in");
-            assertThat(said.at("/drills/foot-fence/good").asString()).isEqualTo("It moved 0.4 in or less.");
+            assertThat(said.at("/drills/foot-fence/good").asString()).isEqualTo("It moved 0.8 in or less.");
             JsonNode metric =
                     coach.get("/api/catalogue?units=metric").expect(200).body();
-            assertThat(metric.at("/drills/foot-fence/good").asString()).isEqualTo("It moved 1 cm or less.");
+            assertThat(metric.at("/drills/foot-fence/good").asString()).isEqualTo("It moved 2 cm or less.");
             assertThat(phone.get("/api/catalogue").body().at("/scales/cm/unit").asString())
                     .as("the student has an own setting")
                     .isEqualTo("cm");

@@ -61,7 +61,7 @@ public record Notice(Kind kind, String question, Reply reply) {
                                 new Answer("some", "Now and then"),
                                 new Answer("none", "Never")),
                         Set.of("all"))),
-        CENTIMETRES("foot-moved", "Centimetres", "How far did the {lead} foot move?", new Measured("cm", 0, 1)),
+        CENTIMETRES("foot-moved", "Centimetres", "How far did the {lead} foot move?", new Measured("cm", 0, 2)),
         HELD("held", "Held finish", "How long did the last finish stand?", new Measured("s", 3, MOST)),
         CLOCK(
                 "clock",

@@ -52,7 +52,7 @@ record Displacement(Coordinate what, Checkpoint at, How how, double amount) {
     private static final Map<Fault, List<Displacement>> BY_FAULT = new EnumMap<>(Map.ofEntries(
             of(
                     Fault.STIFF_TRAIL_ANKLE,
-                    plus(TRAIL_HEEL, ARM_DOWN, 1.5),
+                    plus(TRAIL_HEEL, ARM_DOWN, 2.5),
                     plus(TRAIL_OUTER, ARM_DOWN, 10),
                     plus(TRAIL_OUTER, IMPACT, 12),
                     plus(TRAIL_ROLL, ARM_DOWN, -4),

@@ -234,6 +234,8 @@ public record Movement(
         TRAIL_ANKLE("trail-ankle"),
         /** Upright inside the trail thigh. */
         THIGH("thigh"),
+        /** Upright outside the trail hip. */
+        HIP("hip"),
         /** Through the belt loops. */
         BELT("belt"),
         /** On the ground between the feet, turned by 40°. */

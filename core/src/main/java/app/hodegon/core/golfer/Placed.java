@@ -55,6 +55,7 @@ public record Placed(Movement.Kind kind, Follows follows, Point from, Point to) 
                 case LEAD_SOLE -> under(thing, true, IN_THE_MIDDLE, 0);
                 case TRAIL_ANKLE -> at(thing, ground(foot(false, 0.3, -1.9)));
                 case THIGH -> upright(thing, ground(foot(false, IN_THE_MIDDLE, -2.6)), UPRIGHT);
+                case HIP -> upright(thing, ground(foot(false, IN_THE_MIDDLE, 2.6)), UPRIGHT);
                 case BELT -> {
                     Point lead = body.get(BodyPoint.LEAD_HIP);
                     Point across = lead.minus(body.get(BodyPoint.TRAIL_HIP)).unit();

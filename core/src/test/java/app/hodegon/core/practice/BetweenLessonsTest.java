@@ -291,7 +291,7 @@ class BetweenLessonsTest {
                 .isEmpty();
         assertThat(attention(
                         session(0, noticed("foot-fence", "4", "6", "5")),
-                        session(1, noticed("foot-fence", "3", "9", "2"))))
+                        session(1, noticed("foot-fence", "3", "9", "5"))))
                 .extracting(Attention::reason)
                 .singleElement()
                 .asString()

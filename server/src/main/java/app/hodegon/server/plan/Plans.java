@@ -31,7 +31,7 @@ import org.springframework.transaction.annotation.Transactional;
 @Service
 public class Plans {
 
-    private static final String NO_WORK = "This plan has no day of work. Give it days in the week or put back what was"
+    public static final String NO_WORK = "This plan has no day of work. Give it days in the week or put back what was"
             + " taken out; or let the student play, and measure at the next lesson.";
 
     private final PlanRepository plans;
@@ -133,7 +133,7 @@ public class Plans {
         lessons.toChange(coach, ofCoach(coach, id).lessonId());
         StoredPlan plan = ofCoach(coach, id);
         if (plan.assigned()) return plan;
-        if (plan.plan().days().stream().allMatch(d -> d.blocks().isEmpty())) throw new Conflict(NO_WORK);
+        if (!plan.hasWork()) throw new Conflict(NO_WORK);
         Optional<StoredPlan> running = plans.assignedOfLesson(plan.lessonId());
         UUID handedOver = running.map(StoredPlan::id).orElse(id);
         if (running.isEmpty()) {

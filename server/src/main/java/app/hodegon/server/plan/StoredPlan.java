@@ -53,6 +53,11 @@ public record StoredPlan(
         return plan.days().stream().filter(d -> d.date().equals(date)).findFirst();
     }
 
+    /** Whether there is anything to do on any day. */
+    public boolean hasWork() {
+        return plan.days().stream().anyMatch(d -> !d.blocks().isEmpty());
+    }
+
     /** Ids of the drills that it has on any day. */
     public List<String> drills() {
         return plan.days().stream()

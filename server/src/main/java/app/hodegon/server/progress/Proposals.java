@@ -16,6 +16,7 @@ import app.hodegon.server.plan.PlanDrafts;
 import app.hodegon.server.plan.PlanHead;
 import app.hodegon.server.plan.PlanTerms;
 import app.hodegon.server.plan.Plans;
+import app.hodegon.server.plan.StoredPlan;
 import app.hodegon.server.progress.AnswerRepository.Given;
 import app.hodegon.server.progress.ProgressService.Since;
 import app.hodegon.server.progress.ProgressView.AnswerView;
@@ -146,11 +147,12 @@ public class Proposals {
         }
         LocalDate from = now.heldOn().plusDays(1);
         DrillLibrary library = plans.library(now.studentId());
-        drafts.draft(
+        StoredPlan draft = drafts.draft(
                 coach,
                 now.id(),
                 PlanTerms.between(from, now.heldOn().plusDays(daysToNext(since))),
                 request -> NextPlan.fit(kind, request, library, since.shareDone()));
+        if (!draft.hasWork()) throw new Conflict(Plans.NO_WORK);
     }
 
     /** As long as the last plan was meant to run. */

@@ -1,11 +1,19 @@
 package app.hodegon.server.storage;
 
 import static org.assertj.core.api.Assertions.assertThat;
+import static org.mockito.ArgumentMatchers.any;
+import static org.mockito.Mockito.doAnswer;
+import static org.mockito.Mockito.mock;
+import static org.mockito.Mockito.times;
+import static org.mockito.Mockito.verify;
+import static org.mockito.Mockito.when;
 
 import app.hodegon.server.HodegonApplication;
 import java.nio.file.Files;
 import java.nio.file.Path;
 import java.nio.file.attribute.PosixFilePermissions;
+import java.sql.SQLException;
+import java.time.Clock;
 import java.time.LocalDate;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.io.TempDir;
@@ -59,5 +67,28 @@ class DailyBackupTest {
             context.getBean(Backups.class).makeTodays();
             assertThat(data.resolve("backups")).doesNotExist();
         }
+    }
+
+    /** A disk may fill while the copy is written: what was begun goes, the older ones stay, the server goes on. */
+    @Test
+    void aDiskThatFillsMeanwhileLeavesNothingHalf(@TempDir Path folder) throws Exception {
+        Installation installation = mock();
+        InstallationRepository repository = mock();
+        Disk disk = mock();
+        when(installation.folder()).thenReturn(new DataFolder(folder));
+        when(repository.isFile()).thenReturn(true);
+        doAnswer(call -> {
+                    Files.writeString(call.getArgument(0), "half of a copy");
+                    throw new SQLException("No space left on device");
+                })
+                .when(repository)
+                .copyTo(any());
+        Path kept = Files.createDirectory(folder.resolve("backups"));
+        Path old = Files.writeString(kept.resolve("hodegon-" + LocalDate.now().minusDays(9) + ".zip"), "old");
+        new Backups(repository, installation, disk, Clock.systemDefaultZone(), 1).makeTodays();
+        assertThat(Files.list(kept)).containsExactly(old);
+        when(disk.isFull()).thenReturn(true);
+        new Backups(repository, installation, disk, Clock.systemDefaultZone(), 1).makeTodays();
+        verify(repository, times(1)).copyTo(any());
     }
 }
