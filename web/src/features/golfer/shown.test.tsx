@@ -223,8 +223,11 @@ describe("on the phone", () => {
 it("puts each drill of a sheet on paper once, on the rung it is done on first", () => {
   const drill = MOVING.drills["disc-turn"]!;
   const day = (rung: string) => ({ date: rung, when: "", where: "", drill, rung, lines: [] });
-  expect(shownOn({ weeks: [[day("feel"), day("short")], [day("short")]] })).toEqual([
+  expect(shownOn({ weeks: [[day("feel"), day("short")], [day("short")]], stopped: [] })).toEqual([
     { drill, rung: "feel" },
   ]);
-  expect(shownOn({ weeks: [[{ ...day("feel"), drill: CATALOGUE.drills["disc-turn"]! }]] })).toEqual([]);
+  expect(
+    shownOn({ weeks: [[{ ...day("feel"), drill: CATALOGUE.drills["disc-turn"]! }]], stopped: [] }),
+  ).toEqual([]);
+  expect(shownOn({ weeks: [[day("feel")]], stopped: [drill.id] })).toEqual([]);
 });

@@ -13,6 +13,8 @@ export type Sheet = {
   nextLesson: string;
   weeks: SheetDay[][];
   cautions: string[];
+  /** Drills stopped for pain, by id: nobody is shown how they go. */
+  stopped: string[];
   card?: CueCard;
 };
 
@@ -42,13 +44,15 @@ export function sheetOf(lesson: Lesson, stored: StoredPlan, catalogue: Catalogue
     nextLesson,
     weeks: weeksOf(plan, from).map((days) => days.map((day) => sheetDay(day, stored, catalogue))),
     cautions: plan.cautions,
+    stopped: stored.stopped.map((s) => s.drill),
     card: cueCard(stored, catalogue),
   };
 }
 
 function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): SheetDay {
   const place = catalogue.places.find((p) => p.id === day.place)?.label.toLowerCase();
-  const main = day.blocks.find((b) => b.kind === "main");
+  const mains = day.blocks.filter((b) => b.kind === "main");
+  const main = mains.find((b) => !isStopped(stored, b.drill, day.date)) ?? mains[0];
   return {
     date: day.date,
     when: shortDay(day.date),
@@ -127,11 +131,12 @@ export function cueCard({ plan, stopped }: StoredPlan, catalogue: Catalogue): Cu
 /** A drill on a rung that is drawn in movement. */
 export type Shown = { drill: Drill; rung: string };
 
-/** The drills of a sheet, each once, on the rung it is done on first. */
-export function shownOn(sheet: { weeks: SheetDay[][] }): Shown[] {
+/** The drills of a sheet that may be done, each once, on the rung it is done on first. */
+export function shownOn(sheet: Pick<Sheet, "weeks" | "stopped">): Shown[] {
   const shown = new Map<string, Shown>();
   for (const { drill, rung } of sheet.weeks.flat()) {
-    if (drill?.moving && rung && !shown.has(drill.id)) shown.set(drill.id, { drill, rung });
+    if (drill?.moving && rung && !sheet.stopped.includes(drill.id) && !shown.has(drill.id))
+      shown.set(drill.id, { drill, rung });
   }
   return [...shown.values()];
 }

@@ -419,6 +419,38 @@ class BetweenLessonsTest {
     }
 
     @Test
+    void noPlanHasAStoppedDrillOnTheDaysLeft(Client demo) {
+        demo.coach();
+        int stopped = 0;
+        for (JsonNode student : demo.get("/api/students").expect(200).body()) {
+            String id = student.path("id").asString();
+            JsonNode knots = demo.get("/api/students/" + id + "/thread")
+                    .expect(200)
+                    .body()
+                    .path("knots");
+            if (knots.isEmpty()) continue;
+            String lesson = knots.get(knots.size() - 1).path("lessonId").asString();
+            Client.Answer answer = demo.get("/api/lessons/" + lesson + "/plan");
+            if (answer.status() != 200) continue;
+            for (JsonNode stop : answer.body().path("stopped")) {
+                stopped++;
+                assertThat(answer.body()
+                                .at("/plan/days")
+                                .valueStream()
+                                .filter(d -> d.path("date")
+                                                .asString()
+                                                .compareTo(student.path("today").asString())
+                                        >= 0)
+                                .toList()
+                                .toString())
+                        .as(student.path("name").asString())
+                        .doesNotContain("\"" + stop.path("drill").asString() + "\"");
+            }
+        }
+        assertThat(stopped).isPositive();
+    }
+
+    @Test
     void nothingIsDecidedForDaysThatLieBehind() {
         practise(GOOD);
         String plan = lessonPlan();

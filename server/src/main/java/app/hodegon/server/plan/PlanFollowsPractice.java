@@ -20,9 +20,11 @@ import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
+import java.util.stream.Collectors;
 import org.slf4j.Logger;
 import org.slf4j.LoggerFactory;
 import org.springframework.stereotype.Component;
@@ -73,15 +75,34 @@ public class PlanFollowsPractice {
     }
 
     /**
-     * Lays what is left by the last day practised, where the next day asks for work above a gate that a check left open: it
-     * was practised elsewhere, or before plans followed.
+     * Lays what is left again where the days left hold a drill that is stopped for pain, or by the last day practised where
+     * the next day asks for work above a gate that a check left open: it was practised elsewhere, or before plans followed.
      */
     public void catchUp(UUID student) {
-        plans.running(student)
-                .filter(this::isAhead)
-                .ifPresent(running -> practice.ofPlan(running.id()).stream()
+        plans.running(student).ifPresent(running -> {
+            List<String> stopped = stoppedAhead(running);
+            if (!stopped.isEmpty()) {
+                layAgainWithout(running, stopped);
+            } else if (isAhead(running)) {
+                practice.ofPlan(running.id()).stream()
                         .reduce((earlier, later) -> later)
-                        .ifPresent(last -> follow(running, last, List.of())));
+                        .ifPresent(last -> follow(running, last, List.of()));
+            }
+        });
+    }
+
+    /** Drills on the days left that are stopped for pain. */
+    private List<String> stoppedAhead(StoredPlan running) {
+        LocalDate now = today.ofStudent(running.studentId());
+        Set<String> ahead = running.plan().days().stream()
+                .filter(d -> !d.date().isBefore(now))
+                .flatMap(d -> d.blocks().stream())
+                .map(PlanView.BlockView::drill)
+                .collect(Collectors.toSet());
+        return practice.stopped(running.studentId()).stream()
+                .filter(ahead::contains)
+                .sorted()
+                .toList();
     }
 
     private boolean isAhead(StoredPlan running) {
@@ -96,12 +117,17 @@ public class PlanFollowsPractice {
     /** Pain does not wait for the end of a session. */
     @TransactionalEventListener
     void on(DrillsStopped stopped) {
-        List<String> reasons = names(stopped.student(), stopped.drills()).stream()
-                .map(LayAgain::stopped)
-                .toList();
         plans.running(stopped.student())
                 .filter(running -> running.id().equals(stopped.plan()))
-                .ifPresent(running -> layAgain(running.id(), String.join(" ", reasons)));
+                .ifPresent(running -> layAgainWithout(running, stopped.drills()));
+    }
+
+    private void layAgainWithout(StoredPlan running, List<String> stopped) {
+        layAgain(
+                running.id(),
+                names(running.studentId(), stopped).stream()
+                        .map(LayAgain::stopped)
+                        .collect(Collectors.joining(" ")));
     }
 
     private List<String> names(UUID student, List<String> drills) {
