@@ -54,7 +54,18 @@ const orOther = (options: { id: string; label: string }[], value: string) =>
 const SPOTS = named(
   ["trail", "lead"]
     .flatMap((foot) => ["toe", "heel", "inner", "outer", "sole"].map((part) => `${foot}-${part}`))
-    .concat("trail-ankle", "thigh", "hip", "belt", "between", "diagonal", "toe-line", "fence", "pocket", "seat"),
+    .concat(
+      "trail-ankle",
+      "thigh",
+      "hip",
+      "belt",
+      "between",
+      "diagonal",
+      "toe-line",
+      "fence",
+      "pocket",
+      "seat",
+    ),
 );
 
 /** How the golfer does it: taken from a drill that moves alike, then set; with the golfer doing it beside. */

@@ -16,7 +16,7 @@ import java.util.List;
 /** The packaged server, running as a process of its own that can be killed. */
 final class ServerProcess implements AutoCloseable {
 
-    private static final Duration PATIENCE = Duration.ofSeconds(90);
+    private static final Duration PATIENCE = Duration.ofSeconds(180);
     private static final Duration PAUSE = Duration.ofMillis(100);
 
     /** Connections to the store that live seconds: nothing may rest on the one that made it. */

@@ -42,6 +42,9 @@ final class DrillChoice {
     /** More than any school's preference. */
     private static final double BRIDGE = 8;
 
+    /** More than anything else together: the coach has said so. */
+    private static final double FIRST_CHOICE = 100;
+
     private static final Set<Rung> BROUGHT_ALONG_ON = EnumSet.of(Rung.SHORT, Rung.BUILD);
 
     /** Answers that a coach gives against the usual one, for the sake of what they do. */
@@ -234,6 +237,8 @@ final class DrillChoice {
         if (early && rung != Rung.PREPARE && drill.tellsFromOutside()) score += 1;
         if (previous.filter(drill.id()::equals).isPresent()) score += 0.75;
         score += favour(drill);
+        int choice = placeAmongChoices(drill, fault, rung);
+        if (choice >= 0) score += FIRST_CHOICE * (FirstChoices.MOST - choice);
         // Every route ends without a prop, so that the game is not left to chance.
         if (rung.compareTo(Rung.FULL) >= 0 && drill.servesEveryFault()) score += BRIDGE;
         // Once its easier form is passed, the harder and longer-lasting drill goes first.
@@ -249,6 +254,11 @@ final class DrillChoice {
                     / places.size();
         }
         return score;
+    }
+
+    /** Where the coach has put it for this rung of this fault, 0 for first; -1 for nowhere. */
+    int placeAmongChoices(Drill drill, Fault fault, Rung rung) {
+        return request.settings().first().on(new Edits.StepId(fault, rung)).indexOf(drill.id());
     }
 
     private double favour(Drill drill) {

@@ -92,7 +92,7 @@ public final class Offers {
         return Optional.of(new Asked(
                 "lesson-check",
                 "Ten scored balls at the start of the next lesson",
-                request.with(new PlanRequest.Settings(request.settings().oneThing(), true))));
+                request.with(request.settings().checking())));
     }
 
     /** One more day with real balls, on a free day where there is one, else in place of the shortest day at home. */

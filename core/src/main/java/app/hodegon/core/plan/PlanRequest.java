@@ -102,9 +102,14 @@ public record PlanRequest(
      *
      * @param oneThing a block of one thing: one plain movement in 700 to 1,000 reps before anything else
      * @param lessonCheck whether the next lesson begins with ten scored balls that count as a check
+     * @param first the drills this coach uses first
      */
-    public record Settings(boolean oneThing, boolean lessonCheck) {
-        public static final Settings USUAL = new Settings(false, false);
+    public record Settings(boolean oneThing, boolean lessonCheck, FirstChoices first) {
+        public static final Settings USUAL = new Settings(false, false, FirstChoices.NONE);
+
+        Settings checking() {
+            return new Settings(oneThing, true, first);
+        }
     }
 
     /** Longest plan, in days. */

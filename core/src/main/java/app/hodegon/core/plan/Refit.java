@@ -70,7 +70,7 @@ public final class Refit {
 
     /** The next lesson begins with scored balls. */
     public static PlanRequest measured(PlanRequest request) {
-        return request.with(new PlanRequest.Settings(request.settings().oneThing(), true));
+        return request.with(request.settings().checking());
     }
 
     /** Two short days a week for three weeks, for the first fault, and scored balls at their end. */

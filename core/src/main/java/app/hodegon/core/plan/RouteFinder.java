@@ -225,6 +225,8 @@ final class RouteFinder {
 
     String why(Drill drill, Fault fault, Rung rung, Optional<String> previous) {
         List<String> reasons = new ArrayList<>();
+        int place = choice.placeAmongChoices(drill, fault, rung);
+        if (place >= 0) reasons.add(place == 0 ? "your first choice here" : "next of your own choices here");
         // Why it was chosen is said where it is met first; the rungs above say that it goes on.
         if (previous.filter(drill.id()::equals).isPresent()) reasons.add("goes on with the drill already known");
         else reasons.addAll(whyFirst(drill, fault));
@@ -237,10 +239,28 @@ final class RouteFinder {
         if (request.student().flags().stream().anyMatch(drill::loads)) {
             reasons.add("at half the volume for the flagged joint");
         }
-        choice.insteadOf(drill, fault, rung, previous)
-                .ifPresent(left -> reasons.add("in place of "
-                        + library.drill(left.drill()).name().toLowerCase() + " (" + left.reason() + ")"));
+        choice.insteadOf(drill, fault, rung, previous).ifPresent(left -> {
+            Drill wanted = library.drill(left.drill());
+            boolean own = choice.placeAmongChoices(wanted, fault, rung) >= 0;
+            reasons.add("in place of %s (%s%s)"
+                    .formatted(wanted.name().toLowerCase(), own ? "your choice, but " : "", left.reason()));
+        });
+        choicesThatWait(fault, rung)
+                .filter(d -> !d.equals(drill))
+                .forEach(d -> reasons.add("%s, your choice, comes once %s is passed"
+                        .formatted(
+                                d.name().toLowerCase(),
+                                library.drill(d.after().get(0)).name().toLowerCase())));
         return request.student().hand().say(String.join("; ", reasons));
+    }
+
+    /** Of the coach's own choices those that another drill has to go before. */
+    private Stream<Drill> choicesThatWait(Fault fault, Rung rung) {
+        return request.settings().first().on(new Edits.StepId(fault, rung)).stream()
+                .filter(library::has)
+                .map(library::drill)
+                .filter(choice::allows)
+                .filter(d -> !d.after().stream().allMatch(request.student()::hasPassed));
     }
 
     private List<String> whyFirst(Drill drill, Fault fault) {

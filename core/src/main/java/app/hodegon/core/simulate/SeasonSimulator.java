@@ -19,6 +19,7 @@ import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
+import app.hodegon.core.plan.Student;
 import app.hodegon.core.practice.Aside;
 import app.hodegon.core.practice.BlockResult;
 import app.hodegon.core.practice.CheckSet;
@@ -107,18 +108,16 @@ public final class SeasonSimulator {
         Observations before = bay.before(showing(1), BALLS);
         Diagnosis diagnosis = diagnostician.diagnose(before);
         List<Fault> focus = focus(diagnosis, lastFocus);
-        Ladder ladder = Ladder.of(checks, Gates.STANDARD);
+        Student student = withHistory();
         Plan plan = planner.plan(new PlanRequest(
-                        persona.profile().after(ladder.done()),
-                        Approach.DEFAULT,
-                        focus.stream()
-                                .map(f ->
-                                        new PlanRequest.Focus(f, diagnosis.of(f).grade()))
-                                .toList(),
-                        Set.copyOf(diagnosis.likely()),
-                        on.plusDays(1),
-                        next)
-                .after(new PlanRequest.SoFar(ladder.worked(Gates.STANDARD), Optional.empty())));
+                student,
+                Approach.DEFAULT,
+                focus.stream()
+                        .map(f -> new PlanRequest.Focus(f, diagnosis.of(f).grade()))
+                        .toList(),
+                Set.copyOf(diagnosis.likely()),
+                on.plusDays(1),
+                next));
         Observations after = bay.after(showing(WITH_HELP), BALLS);
         List<PracticeSession> practice = practise(plan, today, last);
         Optional<Drill> first = plan.route().stream()
@@ -178,6 +177,10 @@ public final class SeasonSimulator {
         return CARRY_TO_THE_GAME.entrySet().stream()
                 .mapToDouble(e -> e.getValue() * learner.learned(fault, e.getKey()))
                 .sum();
+    }
+
+    private Student withHistory() {
+        return persona.profile().after(Ladder.of(checks, Gates.STANDARD).done());
     }
 
     private List<PracticeSession> practise(Plan plan, LocalDate today, boolean last) {

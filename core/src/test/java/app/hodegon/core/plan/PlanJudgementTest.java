@@ -163,7 +163,7 @@ class PlanJudgementTest {
     @Test
     void aBlockOfOneThingIsChosenOnPurpose() {
         PlanRequest usual = request(student(week(Place.HOME, 5, 30)), Approach.DEFAULT, 28, Fault.SWAY);
-        Plan one = PLANNER.plan(usual.with(new PlanRequest.Settings(true, false)));
+        Plan one = PLANNER.plan(usual.with(new PlanRequest.Settings(true, false, FirstChoices.NONE)));
         List<Day> first = one.days().subList(0, 6);
         assertThat(first).allSatisfy(d -> {
             assertThat(main(d).looksLike(main(first.get(0)))).isTrue();

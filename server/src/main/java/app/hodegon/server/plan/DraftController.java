@@ -8,6 +8,7 @@ import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
+import app.hodegon.core.plan.FirstChoices;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
@@ -98,7 +99,7 @@ class DraftController {
                         likely,
                         request.from(),
                         request.nextLesson())
-                .with(new PlanRequest.Settings(Boolean.TRUE.equals(request.oneThing()), false));
+                .with(new PlanRequest.Settings(Boolean.TRUE.equals(request.oneThing()), false, FirstChoices.NONE));
     }
 
     private static Student student(DraftStudent entry) {

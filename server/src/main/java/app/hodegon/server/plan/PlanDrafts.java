@@ -77,7 +77,7 @@ public class PlanDrafts {
         plans.ofLesson(lessonId)
                 .ifPresent(now -> requests.refuseBehind(terms, now.terms(), plans.assignedOfLesson(lessonId)));
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        return found.ofCoach(coach, lay(student, lesson, PlanRequests.measuring(student, terms)));
+        return found.ofCoach(coach, lay(student, lesson, requests.complete(student, terms)));
     }
 
     /**
@@ -104,9 +104,9 @@ public class PlanDrafts {
             throw new Conflict("The student has the plan of this lesson already: change it there.");
         }
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        PlanTerms measuring = PlanRequests.measuring(student, terms);
-        PlanRequest asked = requests.of(student, lesson, measuring, Optional.empty());
-        return found.ofCoach(coach, lay(student, lesson, measuring.with(asked, refit.apply(asked))));
+        PlanTerms complete = requests.complete(student, terms);
+        PlanRequest asked = requests.of(student, lesson, complete, Optional.empty());
+        return found.ofCoach(coach, lay(student, lesson, complete.with(asked, refit.apply(asked))));
     }
 
     private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms) {

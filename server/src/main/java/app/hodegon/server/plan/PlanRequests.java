@@ -12,6 +12,7 @@ import app.hodegon.core.plan.Words;
 import app.hodegon.core.practice.Easing;
 import app.hodegon.core.practice.Ladder;
 import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.server.choice.Choices;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.gate.StudentGates;
 import app.hodegon.server.http.Conflict;
@@ -49,9 +50,18 @@ class PlanRequests {
     private final Drills drills;
     private final StudentGates gates;
     private final House house;
+    private final Choices choices;
     private final Today today;
 
-    PlanRequests(Lessons lessons, PracticeLog practice, Drills drills, StudentGates gates, House house, Today today) {
+    PlanRequests(
+            Lessons lessons,
+            PracticeLog practice,
+            Drills drills,
+            StudentGates gates,
+            House house,
+            Choices choices,
+            Today today) {
+        this.choices = choices;
         this.house = house;
         this.lessons = lessons;
         this.practice = practice;
@@ -107,8 +117,13 @@ class PlanRequests {
         return terms.equipped(profile).with(terms.smaller() ? whole.scaled(SMALLER) : whole);
     }
 
-    /** The same terms; where they do not say, ten scored balls begin the next lesson if no day before it has a real one. */
-    static PlanTerms measuring(StoredStudent student, PlanTerms terms) {
+    /** The same terms, saying what they left open. */
+    PlanTerms complete(StoredStudent student, PlanTerms terms) {
+        return measuring(student, terms).choosing(choices.of(student.coachId()));
+    }
+
+    /** Where they do not say, ten scored balls begin the next lesson if no day before it has a real one. */
+    private static PlanTerms measuring(StoredStudent student, PlanTerms terms) {
         if (terms.lessonCheck() != null) return terms;
         return terms.checking(!ofTerms(student, terms).meetsARealBall(terms.from(), terms.nextLesson()));
     }

@@ -7,6 +7,7 @@ import app.hodegon.core.plan.Edits;
 import app.hodegon.core.plan.Edits.Dropped;
 import app.hodegon.core.plan.Edits.Locked;
 import app.hodegon.core.plan.Edits.StepId;
+import app.hodegon.core.plan.FirstChoices;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Student;
@@ -41,6 +42,7 @@ import java.util.stream.Stream;
  *     the days decide: it does if none of them has a real ball
  * @param kit what the student will have for it besides their own; null for nothing
  * @param unspared sore joints that the coach no longer spares; null for none
+ * @param firstChoices what the coach used first when it was drafted; null for as the coach has it now
  */
 public record PlanTerms(
         @NotNull LocalDate from,
@@ -52,7 +54,8 @@ public record PlanTerms(
         Boolean oneThing,
         Boolean lessonCheck,
         @Size(max = 40) List<@NotNull @Size(max = 20) String> kit,
-        @Size(max = 10) List<@NotNull @Size(max = 20) String> unspared) {
+        @Size(max = 10) List<@NotNull @Size(max = 20) String> unspared,
+        @Size(max = 130) List<@NotNull @Valid FirstChoiceEntry> firstChoices) {
 
     public record EditsEntry(
             @NotNull @Size(max = 200) List<@NotNull @Valid LockedEntry> locked,
@@ -145,6 +148,12 @@ public record PlanTerms(
             @NotNull @Size(max = 20) String rung,
             @NotNull @Size(max = 60) String drill) {}
 
+    /** @param drills the first choice first */
+    public record FirstChoiceEntry(
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 20) String rung,
+            @NotNull @Size(max = FirstChoices.MOST) List<@NotNull @Size(max = 60) String> drills) {}
+
     public record StepEntry(
             @NotNull @Size(max = 40) String fault,
             @NotNull @Size(max = 20) String rung) {}
@@ -160,23 +169,45 @@ public record PlanTerms(
 
     /** Without edits, in the student's own week. */
     public static PlanTerms between(LocalDate from, LocalDate nextLesson) {
-        return new PlanTerms(from, nextLesson, null, false, null, false, false, null, null, null);
+        return new PlanTerms(from, nextLesson, null, false, null, false, false, null, null, null, null);
     }
 
     /** With what the coach decided about it. */
     PlanTerms with(EditsEntry others) {
         return new PlanTerms(
-                from, nextLesson, week, firstFaultOnly, others, smaller, oneThing, lessonCheck, kit, unspared);
+                from,
+                nextLesson,
+                week,
+                firstFaultOnly,
+                others,
+                smaller,
+                oneThing,
+                lessonCheck,
+                kit,
+                unspared,
+                firstChoices);
     }
 
     /** With or without ten scored balls at the start of the next lesson. */
     PlanTerms checking(boolean check) {
-        return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, smaller, oneThing, check, kit, unspared);
+        return new PlanTerms(
+                from, nextLesson, week, firstFaultOnly, edits, smaller, oneThing, check, kit, unspared, firstChoices);
     }
 
     /** Asking for less each day, or again for what the week has. */
     PlanTerms smaller(boolean less) {
-        return new PlanTerms(from, nextLesson, week, firstFaultOnly, edits, less, oneThing, lessonCheck, kit, unspared);
+        return new PlanTerms(
+                from,
+                nextLesson,
+                week,
+                firstFaultOnly,
+                edits,
+                less,
+                oneThing,
+                lessonCheck,
+                kit,
+                unspared,
+                firstChoices);
     }
 
     /** Without what would keep these drills in the plan. */
@@ -232,11 +263,41 @@ public record PlanTerms(
                                         .map(Equipment::id))
                         .distinct()
                         .toList(),
-                unspared);
+                unspared,
+                firstChoices);
+    }
+
+    /** With what the coach uses first, where they do not say. */
+    PlanTerms choosing(FirstChoices now) {
+        if (firstChoices != null) return this;
+        return new PlanTerms(
+                from,
+                nextLesson,
+                week,
+                firstFaultOnly,
+                edits,
+                smaller,
+                oneThing,
+                lessonCheck,
+                kit,
+                unspared,
+                now.orders().entrySet().stream()
+                        .map(e -> new FirstChoiceEntry(
+                                e.getKey().fault().id(), e.getKey().rung().id(), e.getValue()))
+                        .sorted(Comparator.comparing(FirstChoiceEntry::fault).thenComparing(FirstChoiceEntry::rung))
+                        .toList());
     }
 
     PlanRequest.Settings settings() {
-        return new PlanRequest.Settings(oneThing, lessonCheck != null && lessonCheck);
+        return new PlanRequest.Settings(oneThing, lessonCheck != null && lessonCheck, first());
+    }
+
+    private FirstChoices first() {
+        if (firstChoices == null) return FirstChoices.NONE;
+        Map<StepId, List<String>> orders = new HashMap<>();
+        firstChoices.forEach(c ->
+                orders.put(new StepId(fault("firstChoices", c.fault()), rung("firstChoices", c.rung())), c.drills()));
+        return Invalid.in("firstChoices", () -> new FirstChoices(orders));
     }
 
     /** The student with what they will have for this plan. */
