@@ -69,13 +69,23 @@ class FirstChoicesTest {
     }
 
     @Test
+    void aPlanThatTheStudentHasIsNotChangedByAChoiceMadeAfterIt() {
+        String plan = begun.draft(coach);
+        coach.post("/api/plans/" + plan + "/assignment", null).expect(200);
+        String usual = feel().path("drill").asString();
+        coach.put(FEEL, "{\"drills\":[\"rod-underfoot\"]}").expect(200);
+        begun.draft(coach);
+        assertThat(feel().path("drill").asString()).isEqualTo(usual);
+    }
+
+    @Test
     void whatIsNotDoneThereIsRefusedInWords() {
         assertThat(coach.put(FEEL, "{\"drills\":[\"forward-ball\"]}")
                         .refused(422)
                         .body()
                         .path("detail")
                         .asString())
-                .contains("does nothing for sway");
+                .isEqualTo("Ball far forward is no drill for this fault on this rung.");
         coach.put(FEEL, "{\"drills\":[\"no-such-drill\"]}").refused(422);
         coach.put(FEEL, "{\"drills\":[\"disc-turn\",\"disc-turn\"]}").refused(422);
         coach.put(FEEL, "{}").refused(400);

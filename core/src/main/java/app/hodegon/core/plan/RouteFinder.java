@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
 /** Chooses the drill for each rung of a fault's ladder. */
@@ -245,22 +246,28 @@ final class RouteFinder {
             reasons.add("in place of %s (%s%s)"
                     .formatted(wanted.name().toLowerCase(), own ? "your choice, but " : "", left.reason()));
         });
-        choicesThatWait(fault, rung)
-                .filter(d -> !d.equals(drill))
-                .forEach(d -> reasons.add("%s, your choice, comes once %s is passed"
-                        .formatted(
-                                d.name().toLowerCase(),
-                                library.drill(d.after().get(0)).name().toLowerCase())));
+        choicesThatWait(drill, fault, rung)
+                .forEach(wanted -> reasons.add("%s, your choice, comes once %s is passed"
+                        .formatted(wanted.name().toLowerCase(), notPassedBefore(wanted))));
         return request.student().hand().say(String.join("; ", reasons));
     }
 
-    /** Of the coach's own choices those that another drill has to go before. */
-    private Stream<Drill> choicesThatWait(Fault fault, Rung rung) {
+    /** The coach's own choices before the one taken that another drill has to go before. */
+    private Stream<Drill> choicesThatWait(Drill taken, Fault fault, Rung rung) {
         return request.settings().first().on(new Edits.StepId(fault, rung)).stream()
+                .takeWhile(id -> !id.equals(taken.id()))
                 .filter(library::has)
                 .map(library::drill)
-                .filter(choice::allows)
+                .filter(d -> choice.allows(d) && choice.possibleSomewhere(d, rung))
                 .filter(d -> !d.after().stream().allMatch(request.student()::hasPassed));
+    }
+
+    /** The names of what has to be passed before a drill. */
+    private String notPassedBefore(Drill drill) {
+        return drill.after().stream()
+                .filter(id -> !request.student().hasPassed(id))
+                .map(id -> library.drill(id).name().toLowerCase())
+                .collect(Collectors.joining(" and "));
     }
 
     private List<String> whyFirst(Drill drill, Fault fault) {

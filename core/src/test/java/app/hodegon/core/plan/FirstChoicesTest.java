@@ -86,6 +86,9 @@ class FirstChoicesTest {
         Step step = sway(Set.of(), "inner-prop");
         assertThat(step.drill()).isNotEqualTo("inner-prop");
         assertThat(step.why()).contains("prop under the inner edge, your choice, comes once prop under the outer edge");
+        assertThat(sway(Set.of(), "disc-turn", "inner-prop").why())
+                .as("the first choice waits for nothing")
+                .doesNotContain("comes once");
         assertThat(sway(Set.of(), "no-such-drill").drill()).isNotEqualTo("no-such-drill");
     }
 

@@ -44,13 +44,7 @@ public class Choices {
             if (!library.has(id)) throw new Invalid("drills", "There is no drill \"" + id + "\".");
             Drill drill = library.drill(id);
             if (!FirstChoices.fits(drill, step)) {
-                throw new Invalid(
-                        "drills",
-                        "%s does nothing for %s on the rung %s."
-                                .formatted(
-                                        drill.name(),
-                                        step.fault().label().toLowerCase(),
-                                        step.rung().label().toLowerCase()));
+                throw new Invalid("drills", drill.name() + " is no drill for this fault on this rung.");
             }
         }
         if (!order.isEmpty()) Invalid.in("drills", () -> new FirstChoices(Map.of(step, order)));

@@ -74,10 +74,10 @@ public class PlanDrafts {
     @Transactional
     public StoredPlan draft(Account coach, UUID lessonId, PlanTerms terms) {
         StoredLesson lesson = lessons.toChange(coach, lessonId);
-        plans.ofLesson(lessonId)
-                .ifPresent(now -> requests.refuseBehind(terms, now.terms(), plans.assignedOfLesson(lessonId)));
+        Optional<StoredPlan> running = plans.assignedOfLesson(lessonId);
+        plans.ofLesson(lessonId).ifPresent(now -> requests.refuseBehind(terms, now.terms(), running));
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        return found.ofCoach(coach, lay(student, lesson, requests.complete(student, terms)));
+        return found.ofCoach(coach, lay(student, lesson, requests.complete(student, terms, running)));
     }
 
     /**
@@ -104,7 +104,7 @@ public class PlanDrafts {
             throw new Conflict("The student has the plan of this lesson already: change it there.");
         }
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        PlanTerms complete = requests.complete(student, terms);
+        PlanTerms complete = requests.complete(student, terms, Optional.empty());
         PlanRequest asked = requests.of(student, lesson, complete, Optional.empty());
         return found.ofCoach(coach, lay(student, lesson, complete.with(asked, refit.apply(asked))));
     }
@@ -134,7 +134,8 @@ public class PlanDrafts {
     /** Whether another drill would tell otherwise, and be the main work of most days of a plan for these faults. */
     public boolean couldTellOtherwise(StoredLesson lesson, List<Fault> faults, LocalDate nextLesson) {
         StoredStudent student = students.byId(lesson.studentId());
-        PlanTerms terms = PlanTerms.between(lesson.heldOn().plusDays(1), nextLesson);
+        PlanTerms terms = requests.complete(
+                student, PlanTerms.between(lesson.heldOn().plusDays(1), nextLesson), Optional.empty());
         PlanRequest asked = requests.of(student, lesson.workingOn(faults), terms, Optional.empty());
         return Refit.couldTellOtherwise(asked, drills.of(student.coachId()));
     }

@@ -117,9 +117,14 @@ class PlanRequests {
         return terms.equipped(profile).with(terms.smaller() ? whole.scaled(SMALLER) : whole);
     }
 
-    /** The same terms, saying what they left open. */
-    PlanTerms complete(StoredStudent student, PlanTerms terms) {
-        return measuring(student, terms).choosing(choices.of(student.coachId()));
+    /**
+     * The same terms, saying what they left open.
+     *
+     * @param running the plan of this lesson that the student has: it goes on with the first choices it was drafted with
+     */
+    PlanTerms complete(StoredStudent student, PlanTerms terms, Optional<StoredPlan> running) {
+        return measuring(student, terms)
+                .choosing(running.map(r -> r.terms().first()).orElseGet(() -> choices.of(student.coachId())));
     }
 
     /** Where they do not say, ten scored balls begin the next lesson if no day before it has a real one. */

@@ -292,7 +292,7 @@ public record PlanTerms(
         return new PlanRequest.Settings(oneThing, lessonCheck != null && lessonCheck, first());
     }
 
-    private FirstChoices first() {
+    FirstChoices first() {
         if (firstChoices == null) return FirstChoices.NONE;
         Map<StepId, List<String>> orders = new HashMap<>();
         firstChoices.forEach(c ->
