@@ -37,12 +37,12 @@ function motion(what: string, params: string[][]) {
   });
 }
 
-/** One place for the key and the address of everything that is read. */
 /** How a drill is shown: as its usual mistake, with a half-step, by a golfer so tall, cm. */
 type Moved = { mistake?: boolean; halfStep?: string; height?: number | null };
 
 const tall = (height?: number | null) => (height ? [["height", String(height)]] : []);
 
+/** One place for the key and the address of everything that is read. */
 export const queries = {
   session: () =>
     queryOptions({
@@ -256,6 +256,11 @@ export const queries = {
       queryKey: ["swings", swing, "curve"],
       queryFn: () => api.get<Wire["CurveView"]>(`/api/swings/${swing}/curve`),
       staleTime: Infinity,
+    }),
+  firstChoices: () =>
+    queryOptions({
+      queryKey: ["first-choices"],
+      queryFn: () => api.get<Wire["FirstChoice"][]>("/api/first-choices"),
     }),
   plate: () => queryOptions({ queryKey: ["plate"], queryFn: () => api.get<Wire["PlateView"]>("/api/plate") }),
   feet: (id: string, against: string) =>

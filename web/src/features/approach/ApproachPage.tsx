@@ -10,6 +10,7 @@ import { AskBeforeLeaving } from "@/ui/AskBeforeLeaving";
 import { Meanwhile } from "@/ui/Meanwhile";
 import { Failed, Loading } from "@/ui/Notice";
 import { SaveStatus } from "@/ui/SaveStatus";
+import { MyDrills } from "../drill/MyDrills";
 import { inWords } from "./meanwhile";
 import { Questions } from "./Questions";
 import { RepeatabilityTable } from "./RepeatabilityTable";
@@ -85,6 +86,7 @@ function ApproachForm({ stored, catalogue }: { stored: Approach; catalogue: Cata
           answer && setApproach({ ...approach, answers: { ...approach.answers, [question]: answer } })
         }
       />
+      <MyDrills catalogue={catalogue} />
       <section aria-labelledby="reads" className="border-line border-t pt-5">
         <h2 id="reads" className="mb-2">
           How well you read

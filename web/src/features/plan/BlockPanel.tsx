@@ -17,6 +17,7 @@ import { Button } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
+import { isDoneOn, orderOn, putFirst, useFirstChoices } from "../drill/firstChoices";
 import { DrillPose } from "../golfer/DrillPose";
 import { lookOf } from "../golfer/looks";
 import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
@@ -58,6 +59,7 @@ export function BlockPanel({
   onMoved: (date: string) => void;
 }) {
   const [swap, setSwap] = useState(false);
+  const mine = useFirstChoices();
   const block = chosenBlock(stored, chosen);
   if (!chosen || !block) {
     return (
@@ -109,14 +111,16 @@ export function BlockPanel({
           </Button>
         ))}
       </div>
+      {mine.error && <Failed error={mine.error} />}
       <Sheet title={`Another drill for ${rung?.toLowerCase()}`} open={swap} onOpenChange={setSwap}>
         <Alternatives
           lesson={lesson}
           block={block}
           catalogue={catalogue}
+          mine={mine}
           onTake={(drill) => {
             setSwap(false);
-            work.apply(chose(terms, block.fault, block.rung, drill));
+            if (drill !== block.drill) work.apply(chose(terms, block.fault, block.rung, drill));
           }}
         />
       </Sheet>
@@ -128,14 +132,17 @@ function Alternatives({
   lesson,
   block,
   catalogue,
+  mine,
   onTake,
 }: {
   lesson: Lesson;
   block: PlanBlock;
   catalogue: Catalogue;
+  mine: ReturnType<typeof useFirstChoices>;
   onTake: (drill: string) => void;
 }) {
   const found = useQuery(queries.alternatives(lesson.id, block.fault, block.rung));
+  const order = orderOn(mine.choices, block.fault, block.rung);
   const others = (found.data ?? []).filter((a) => a.drill !== block.drill);
   const poses = useQuery({
     ...queries.poses(
@@ -147,29 +154,58 @@ function Alternatives({
   });
   if (found.isPending) return <Loading />;
   if (found.isError) return <Failed error={found.error} again={() => found.refetch()} />;
-  if (others.length === 0) return <p className="text-soft">No other drill is left under these rules.</p>;
+  const fromNowOn = (drill: string) =>
+    order[0] !== drill &&
+    isDoneOn(catalogue.drills[drill], block.fault, block.rung) && (
+      <Button
+        weight="quiet"
+        disabled={!mine.found.isSuccess}
+        aria-label={`${catalogue.drills[drill]!.name}: my first choice from now on`}
+        onClick={() => {
+          mine.set([{ fault: block.fault, rung: block.rung, drills: putFirst(order, drill) }]);
+          onTake(drill);
+        }}
+      >
+        From now on
+      </Button>
+    );
   return (
-    <ol>
-      {others.map(({ drill, why }) => (
-        <li key={drill} className="border-line flex items-center gap-3 border-b py-2">
-          {catalogue.drills[drill] && (
-            <span className="w-14 shrink-0">
-              <DrillPose
-                alone
-                drill={catalogue.drills[drill]}
-                pose={poses.data?.[`${drill}:${block.rung}`]}
-                hand={lesson.handedness as Hand}
-                look={lookOf(lesson)}
-              />
-            </span>
-          )}
-          <span className="flex-1">
-            <strong>{catalogue.drills[drill]?.name ?? drill}</strong>
-            <span className="text-soft block text-sm">{why}</span>
+    <>
+      <p className="flex flex-wrap items-center gap-3">
+        <span className="flex-1">
+          Now: <strong>{catalogue.drills[block.drill]?.name ?? block.drill}</strong>
+          <span className="text-soft block text-sm">
+            {order[0] === block.drill
+              ? "your first choice here"
+              : "“From now on” makes a drill your first choice here for all your students' new plans."}
           </span>
-          <Button onClick={() => onTake(drill)}>Take</Button>
-        </li>
-      ))}
-    </ol>
+        </span>
+        {fromNowOn(block.drill)}
+      </p>
+      {others.length === 0 && <p className="text-soft">No other drill is left under these rules.</p>}
+      <ol>
+        {others.map(({ drill, why }) => (
+          <li key={drill} className="border-line flex items-center gap-3 border-b py-2">
+            {catalogue.drills[drill] && (
+              <span className="w-14 shrink-0">
+                <DrillPose
+                  alone
+                  drill={catalogue.drills[drill]}
+                  pose={poses.data?.[`${drill}:${block.rung}`]}
+                  hand={lesson.handedness as Hand}
+                  look={lookOf(lesson)}
+                />
+              </span>
+            )}
+            <span className="flex-1">
+              <strong>{catalogue.drills[drill]?.name ?? drill}</strong>
+              <span className="text-soft block text-sm">{why}</span>
+            </span>
+            {fromNowOn(drill)}
+            <Button onClick={() => onTake(drill)}>Take</Button>
+          </li>
+        ))}
+      </ol>
+    </>
   );
 }

@@ -111,6 +111,48 @@ class BuilderTest {
     }
 
     @Test
+    void aSwappedDrillBecomesTheFirstChoiceFromNowOn() {
+        try (Browser browser = new Browser()) {
+            Page page = coach(browser);
+            page.getByText("Petra Lund").click();
+            Find.link(page, "Plan").first().click();
+            Locator blocks = page.getByRole(
+                            AriaRole.GROUP, new GetByRoleOptions().setName(Pattern.compile("^The climb")))
+                    .locator("g.cursor-grab");
+            assertThat(blocks).not().hasCount(0);
+            Locator dialog = page.getByRole(AriaRole.DIALOG);
+            Locator others = dialog.getByRole(AriaRole.LISTITEM);
+            for (int i = 0; i < blocks.count(); i++) {
+                blocks.nth(i).focus();
+                button(page, "Swap the drill").click();
+                assertThat(others.first().or(dialog.getByText("No other drill is left")))
+                        .isVisible();
+                if (others.count() > 0) break;
+                page.keyboard().press("Escape");
+                assertThat(dialog).hasCount(0);
+            }
+            Locator fromNowOn = others.getByText("From now on");
+            String named = fromNowOn.first().getAttribute("aria-label");
+            String drill = named.substring(0, named.indexOf(':'));
+            Browser.checkAccessible(page);
+            fromNowOn.first().click();
+            assertThat(page.getByText("One change to the planner's own")).isVisible();
+            assertThat(page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("The route")))
+                    .containsText(drill);
+
+            Find.link(page, "How you teach").click();
+            Locator mine = page.getByRole(AriaRole.REGION, new GetByRoleOptions().setName("My drills"));
+            assertThat(mine.getByText("1. " + drill)).isVisible();
+            Browser.checkAccessible(page);
+            mine.getByLabel(Pattern.compile("^Without " + drill)).click();
+            assertThat(mine.getByText("1. " + drill)).hasCount(0);
+            button(page, "Undo the last change of my drills").click();
+            page.reload();
+            assertThat(mine.getByText("1. " + drill)).isVisible();
+        }
+    }
+
+    @Test
     void ticksFromPaperAreEnteredAndShown() {
         try (Browser browser = new Browser()) {
             Page page = coach(browser);
