@@ -87,6 +87,7 @@ export type DrillSource = {
   onlyOn?: string[];
   firstFor?: string[];
   firstForSchools?: string[];
+  firstForSigns?: string[];
   /** By rung: ids of standard half-steps, or the drill's own. */
   halfSteps?: Record<string, (string | OwnHalfStep)[]>;
   speeds?: Record<string, number>;

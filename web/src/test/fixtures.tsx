@@ -180,7 +180,7 @@ export const CATALOGUE: Catalogue = {
     { id: "brush", label: "Brush", how: "The club brushes a mark.", realBall: false },
     { id: "range", label: "Range ball", how: "A real ball.", realBall: true },
   ],
-  equipment: [{ id: "disc", label: "Flying disc" }],
+  equipment: [{ id: "disc", label: "Flying disc", usual: false }],
   rungs: [
     { id: "feel", label: "Feel", rehearsals: 0, balls: 0 },
     { id: "rehearse", label: "Rehearse", rehearsals: 0, balls: 0 },

@@ -236,12 +236,24 @@ function DrillForm({
           />
           <Many label="Not in" field="notIn" {...{ drill, change, wrong }} options={catalogue.shoes} />
           <Many label="Only on" field="onlyOn" {...{ drill, change, wrong }} options={catalogue.grounds} />
-          <Many label="First choice for" field="firstFor" {...{ drill, change, wrong }} options={choices} />
+          <Many
+            label="First choice for"
+            field="firstFor"
+            {...{ drill, change, wrong }}
+            // The first answer stands there until a coach gives another, and asks for nothing.
+            options={catalogue.questions.flatMap((q) => q.choices.slice(1))}
+          />
           <Many
             label="First choice of the school"
             field="firstForSchools"
             {...{ drill, change, wrong }}
             options={catalogue.schools}
+          />
+          <Many
+            label="First choice where a lesson shows"
+            field="firstForSigns"
+            {...{ drill, change, wrong }}
+            options={catalogue.signs}
           />
           <Many
             label="A set of these, in this order"
@@ -272,6 +284,7 @@ type ListField =
   | "onlyOn"
   | "firstFor"
   | "firstForSchools"
+  | "firstForSigns"
   | "moves"
   | "combines"
   | "after";

@@ -168,7 +168,7 @@ function Facts({ drill, catalogue }: { drill: Drill; catalogue: Catalogue }) {
     ["At half volume with a flagged", said(drill.careWith, catalogue.joints)],
     ["Not in", said(drill.notIn, catalogue.shoes)],
     ["Only on", said(drill.onlyOn, catalogue.grounds)],
-    ["First choice for", said(drill.firstFor, [...choices, ...catalogue.schools])],
+    ["First choice for", said(drill.firstFor, [...choices, ...catalogue.schools, ...catalogue.signs])],
   ];
   return (
     <dl className="grid gap-1">

@@ -30,7 +30,7 @@ const NEW: StudentProfile = {
   units: "metric",
   complaint: "",
   flags: [],
-  kit: ["ball"],
+  kit: [],
   week: {},
 };
 
@@ -244,7 +244,8 @@ function StudentForm({
           />
           <Ticks
             label="Has at hand"
-            options={catalogue.equipment}
+            hint="Clubs, tees, balls and a glove are taken as there."
+            options={catalogue.equipment.filter((item) => !item.usual)}
             chosen={profile.kit}
             onChange={(kit) => set({ kit })}
           />

@@ -134,6 +134,11 @@ public enum Choice implements Identified {
         return label;
     }
 
+    /** Whether it is what stands there until a coach answers. */
+    public boolean usual() {
+        return question.choices().get(0) == this;
+    }
+
     /** Within a sentence, after "because you teach", in lead/trail placeholders. */
     public String taught() {
         return switch (this) {

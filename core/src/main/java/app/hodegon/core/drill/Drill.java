@@ -4,6 +4,7 @@ import app.hodegon.core.approach.Approach;
 import app.hodegon.core.approach.Choice;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.golfer.Movement;
 import java.util.Arrays;
 import java.util.List;
@@ -30,7 +31,7 @@ import java.util.Set;
  * @param variations what it is on each rung it covers, lowest first
  * @param notice what the student is asked to notice after each set
  * @param footing on what and in what it is done
- * @param favour answers of an approach that regard it as one of their first
+ * @param favour whose first drill it is, and for what
  * @param ways how it changes within its rungs
  * @param movement how it moves; empty where only its soles are drawn
  */
@@ -73,26 +74,39 @@ public record Drill(
         }
     }
 
-    /** Whose first drill it is. */
-    public record Favour(Set<Choice> choices, Set<PressureSchool> schools) {
+    /**
+     * Whose first drill it is, and for what.
+     *
+     * @param signs what a lesson shows that it answers before other drills do
+     */
+    public record Favour(Set<Choice> choices, Set<PressureSchool> schools, Set<Sign> signs) {
 
-        public static final Favour NOBODYS = new Favour(Set.of(), Set.of());
+        public static final Favour NOBODYS = new Favour(Set.of(), Set.of(), Set.of());
 
         public Favour {
             choices = Set.copyOf(choices);
             schools = Set.copyOf(schools);
+            signs = Set.copyOf(signs);
         }
 
-        /** The answer of this approach that likes it first, in words within a sentence; empty if none does. */
+        /**
+         * The answer of this approach that likes it first, in words within a sentence; empty if none does. What stands
+         * there until a coach answers likes nothing.
+         */
         public Optional<String> of(Approach approach) {
             return choices.stream()
-                    .filter(approach::has)
+                    .filter(c -> !c.usual() && approach.has(c))
                     .sorted()
                     .findFirst()
                     .map(Choice::taught)
                     .or(() -> Optional.of(approach.school())
-                            .filter(schools::contains)
+                            .filter(s -> s != Approach.DEFAULT.school() && schools.contains(s))
                             .map(PressureSchool::taught));
+        }
+
+        /** The first of these signs that it answers. */
+        public Optional<Sign> of(Set<Sign> seen) {
+            return signs.stream().filter(seen::contains).sorted().findFirst();
         }
     }
 

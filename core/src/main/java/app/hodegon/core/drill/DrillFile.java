@@ -3,6 +3,7 @@ package app.hodegon.core.drill;
 import app.hodegon.core.approach.Choice;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Diagram.Move;
 import app.hodegon.core.drill.Diagram.Prop;
 import app.hodegon.core.drill.Diagram.PropShape;
@@ -191,6 +192,7 @@ public final class DrillFile {
         put(node, "onlyOn", sorted(drill.footing().onlyOn()));
         put(node, "firstFor", sorted(drill.favour().choices()));
         put(node, "firstForSchools", sorted(drill.favour().schools()));
+        put(node, "firstForSigns", sorted(drill.favour().signs()));
         put(node, drill.ways());
         drill.movement()
                 .ifPresent(m -> MovementFile.put(
@@ -310,7 +312,8 @@ public final class DrillFile {
                     Set.copyOf(each("onlyOn", g -> Identified.of(Ground.class, g))));
             Drill.Favour favour = new Drill.Favour(
                     Set.copyOf(each("firstFor", c -> Identified.of(Choice.class, c))),
-                    Set.copyOf(each("firstForSchools", s -> Identified.of(PressureSchool.class, s))));
+                    Set.copyOf(each("firstForSchools", s -> Identified.of(PressureSchool.class, s))),
+                    Set.copyOf(each("firstForSigns", s -> Identified.of(Sign.class, s))));
             Drill.Ways ways = new Drill.Ways(halfSteps(), speeds(), strings("moves"), strings("combines"));
             Optional<DrillMovement> movement = movement(diagram);
             if (problems.size() > before) return Optional.empty();

@@ -3,6 +3,7 @@ package app.hodegon.core.drill;
 import app.hodegon.core.approach.Choice;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Diagram.Move;
 import app.hodegon.core.drill.Diagram.PropShape;
 import app.hodegon.core.drill.Diagram.Stance;
@@ -63,6 +64,8 @@ public final class DrillSchema {
         list(fields, "firstFor", Identified.ids(Choice.class))
                 .put("description", "Answers of an approach that regard it as one of their first drills.");
         list(fields, "firstForSchools", Identified.ids(PressureSchool.class));
+        list(fields, "firstForSigns", Identified.ids(Sign.class))
+                .put("description", "Signs of a lesson that it answers before other drills do.");
         halfSteps(byRung(fields, "halfSteps", "Small changes within a rung, in the order in which they come up."));
         byRung(fields, "speeds", "Percent of full speed.")
                 .put("type", "integer")

@@ -5,25 +5,25 @@ import java.util.Optional;
 
 /** Kit a drill may ask for, with what a household has instead where there is such a thing. */
 public enum Equipment implements Identified {
-    BALL("ball", "Ball", null),
-    TEE("tee", "Tee", "a bottle cap"),
+    BALL("ball", "Ball"),
+    TEE("tee", "Tee"),
     ROD("rod", "Alignment rod", "a club laid down"),
     TWO_RODS("two-rods", "Two alignment rods", "two clubs laid down"),
     STICK("stick", "Stick across the chest", "a broomstick"),
     BELT_STICK("belt-stick", "Stick through the belt loops", null),
-    HALF_BALLS("half-balls", "Two half tennis balls", null),
+    HALF_BALLS("half-balls", "Two half tennis balls", "a tennis ball, cut in half"),
     SQUEAKER("squeaker", "Squeezable toy that sounds", null),
     DISC("disc", "Flying disc", "a plastic plate or a folded towel on a smooth floor"),
     ROCKER_BOARDS("rocker-boards", "Two small rocker boards", null),
     FOAM_ROLL("foam-roll", "Foam half-roll", "three balls side by side under a towel"),
-    GLOVE("glove", "Glove", "a cloth"),
+    GLOVE("glove", "Glove"),
     CLICKER("clicker", "Tally clicker", "coins moved from pocket to pocket"),
     SPIKES("spikes", "Spiked shoes", null),
     MIRROR("mirror", "Mirror", "a dark window or your own shadow"),
     PHONE_CAMERA("phone-camera", "Phone camera", null),
-    DRIVER("driver", "Driver", null),
-    SEVEN_IRON("seven-iron", "7-iron", null),
-    WEDGE("wedge", "Wedge", "the shortest iron"),
+    DRIVER("driver", "Driver"),
+    SEVEN_IRON("seven-iron", "7-iron"),
+    WEDGE("wedge", "Wedge"),
     BUCKET_BROOM("bucket-broom", "Upright stick", "a broom in a bucket"),
     FOAM_BALL("foam-ball", "Foam or plastic ball", null),
     STRIKE_MAT("strike-mat", "Strike mat", null),
@@ -32,11 +32,22 @@ public enum Equipment implements Identified {
     private final String id;
     private final String label;
     private final String substitute;
+    private final boolean usual;
+
+    /** In every golfer's bag. */
+    Equipment(String id, String label) {
+        this(id, label, null, true);
+    }
 
     Equipment(String id, String label, String substitute) {
+        this(id, label, substitute, false);
+    }
+
+    Equipment(String id, String label, String substitute, boolean usual) {
         this.id = id;
         this.label = label;
         this.substitute = substitute;
+        this.usual = usual;
     }
 
     @Override
@@ -46,6 +57,11 @@ public enum Equipment implements Identified {
 
     public String label() {
         return label;
+    }
+
+    /** Whether every golfer has it: nobody is asked for it. */
+    public boolean usual() {
+        return usual;
     }
 
     public Optional<String> substitute() {

@@ -1,6 +1,5 @@
 package app.hodegon.core.plan;
 
-import app.hodegon.core.approach.Approach;
 import app.hodegon.core.approach.Choice;
 import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
@@ -16,7 +15,6 @@ import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.LeftOut;
 import java.time.LocalDate;
 import java.util.ArrayList;
-import java.util.Arrays;
 import java.util.Comparator;
 import java.util.EnumSet;
 import java.util.HashMap;
@@ -31,11 +29,17 @@ import java.util.stream.Collectors;
 /** Which drills may be used for this student, and which one is best for a fault on a rung. */
 final class DrillChoice {
 
-    /** What a coach's school regards as its first weighs as much as its being told by touch and having the kit. */
-    private static final double FAVOURED = 1.5;
-
     /** An answer given against the usual one weighs as much as whether a drill is the fault's own. */
-    private static final double FAVOURED_ON_PURPOSE = 3;
+    private static final double FAVOURED = 3;
+
+    /** What answers a sign of the lesson goes before what is told by touch, has its kit and is known already. */
+    private static final double ANSWERS_A_SIGN = 2.9;
+
+    /** Who has the days for it learns a set move by move before its parts alone. */
+    private static final double MOVE_BY_MOVE = 1.5;
+
+    /** A day at home for each evening of a set of three moves. */
+    private static final int DAYS_FOR_MOVES = 7;
 
     private static final double BROUGHT_ALONG = 3;
 
@@ -46,11 +50,6 @@ final class DrillChoice {
     private static final double FIRST_CHOICE = 100;
 
     private static final Set<Rung> BROUGHT_ALONG_ON = EnumSet.of(Rung.SHORT, Rung.BUILD);
-
-    /** Answers that a coach gives against the usual one, for the sake of what they do. */
-    private static final Set<Choice> CHOSEN_ON_PURPOSE = Arrays.stream(Choice.Question.values())
-            .flatMap(q -> q.choices().stream().skip(1))
-            .collect(Collectors.toUnmodifiableSet());
 
     private final PlanRequest request;
     private final List<Drill> allowed = new ArrayList<>();
@@ -186,8 +185,14 @@ final class DrillChoice {
         return allowed.stream()
                 .filter(d -> worksOn(d, fault, rung) && also.test(d))
                 .filter(d -> d.after().stream().allMatch(passedBefore))
-                .sorted(Comparator.comparingDouble((Drill d) -> score(d, fault, rung, previous))
-                        .reversed())
+                .sorted(Comparator.comparingDouble((Drill d) -> -score(d, fault, rung, previous))
+                        // Of two that are as good, the one that was begun; then what takes fewer reps to the gate, as
+                        // the
+                        // house has seen; then what this student has met least.
+                        .thenComparingInt(d ->
+                                -request.worked(new Edits.StepId(fault, rung)).days(d.id()))
+                        .thenComparingDouble(d -> -request.student().needs().worth(d.id()))
+                        .thenComparingInt(this::met))
                 .toList();
     }
 
@@ -240,7 +245,9 @@ final class DrillChoice {
         int choice = placeAmongChoices(drill, fault, rung);
         if (choice >= 0) score += FIRST_CHOICE * (FirstChoices.MOST - choice);
         // Every route ends without a prop, so that the game is not left to chance.
-        if (rung.compareTo(Rung.FULL) >= 0 && drill.servesEveryFault()) score += BRIDGE;
+        if (rung.compareTo(Rung.FULL) >= 0
+                && (drill.servesEveryFault() || drill.kit().isEmpty() && askedFor(drill))) score += BRIDGE;
+        if (!drill.ways().moves().isEmpty() && daysAtHome() >= DAYS_FOR_MOVES) score += MOVE_BY_MOVE;
         // Once its easier form is passed, the harder and longer-lasting drill goes first.
         if (!drill.after().isEmpty()) score += 0.9;
         if (drill.careWith().stream().anyMatch(student.flags()::contains)) score -= 1.5;
@@ -261,14 +268,28 @@ final class DrillChoice {
         return request.settings().first().on(new Edits.StepId(fault, rung)).indexOf(drill.id());
     }
 
+    /** Whether the coach's own answers or what was seen ask for it. */
+    private boolean askedFor(Drill drill) {
+        return drill.favour().of(request.approach()).isPresent()
+                || drill.favour().of(request.seen()).isPresent();
+    }
+
+    private long daysAtHome() {
+        return places.stream().filter(Place.HOME::equals).count();
+    }
+
     private double favour(Drill drill) {
-        Approach approach = request.approach();
-        boolean onPurpose =
-                drill.favour().choices().stream().anyMatch(c -> CHOSEN_ON_PURPOSE.contains(c) && approach.has(c))
-                        || drill.favour().schools().contains(approach.school())
-                                && approach.school() != Approach.DEFAULT.school();
-        if (onPurpose) return FAVOURED_ON_PURPOSE;
-        return drill.favour().of(approach).isPresent() ? FAVOURED : 0;
+        double score = 0;
+        if (drill.favour().of(request.approach()).isPresent()) score += FAVOURED;
+        if (drill.favour().of(request.seen()).isPresent()) score += ANSWERS_A_SIGN;
+        return score;
+    }
+
+    /** On how many rungs this student has passed it. */
+    private int met(Drill drill) {
+        return (int) request.student().doneBefore().stream()
+                .filter(d -> d.passed() && d.drill().equals(drill.id()))
+                .count();
     }
 
     private static Effect effect(Drill drill, Fault fault) {
@@ -287,8 +308,8 @@ final class DrillChoice {
     private boolean bringsAlong(Drill drill, Fault fault) {
         return !fault.ofTheBody()
                 && !drill.effects().containsKey(fault)
-                && drill.favour().choices().stream().anyMatch(CHOSEN_ON_PURPOSE::contains)
-                && drill.favour().choices().stream().anyMatch(request.approach()::has)
+                && drill.favour().choices().stream()
+                        .anyMatch(c -> !c.usual() && request.approach().has(c))
                 && drill.effects().entrySet().stream()
                         .anyMatch(e -> e.getValue() == Effect.MAIN
                                 && request.likely().contains(e.getKey())

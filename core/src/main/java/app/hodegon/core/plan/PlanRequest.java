@@ -3,6 +3,7 @@ package app.hodegon.core.plan;
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
+import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Rung;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
@@ -18,6 +19,7 @@ import java.util.Set;
  *
  * @param focus one or two faults, in the order to work on
  * @param likely every fault graded likely; those in focus are added
+ * @param seen signs of the lesson: a drill that answers one goes before others
  * @param from first day of practice
  * @param nextLesson day of the next lesson, on which there is no practice
  * @param stopped drills that hurt, until the coach lifts the stop
@@ -30,6 +32,7 @@ public record PlanRequest(
         Approach approach,
         List<Focus> focus,
         Set<Fault> likely,
+        Set<Sign> seen,
         LocalDate from,
         LocalDate nextLesson,
         Set<String> stopped,
@@ -125,7 +128,18 @@ public record PlanRequest(
             Set<Fault> likely,
             LocalDate from,
             LocalDate nextLesson) {
-        this(student, approach, focus, likely, from, nextLesson, Set.of(), Edits.NONE, Settings.USUAL, SoFar.NOTHING);
+        this(
+                student,
+                approach,
+                focus,
+                likely,
+                Set.of(),
+                from,
+                nextLesson,
+                Set.of(),
+                Edits.NONE,
+                Settings.USUAL,
+                SoFar.NOTHING);
     }
 
     /** Laid as usual. */
@@ -138,41 +152,61 @@ public record PlanRequest(
             LocalDate nextLesson,
             Set<String> stopped,
             Edits edits) {
-        this(student, approach, focus, likely, from, nextLesson, stopped, edits, Settings.USUAL, SoFar.NOTHING);
+        this(
+                student,
+                approach,
+                focus,
+                likely,
+                Set.of(),
+                from,
+                nextLesson,
+                stopped,
+                edits,
+                Settings.USUAL,
+                SoFar.NOTHING);
     }
 
     public PlanRequest with(Settings others) {
-        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, edits, others, soFar);
+        return new PlanRequest(student, approach, focus, likely, seen, from, nextLesson, stopped, edits, others, soFar);
     }
 
     /** After these days. */
     public PlanRequest after(SoFar others) {
-        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, edits, settings, others);
+        return new PlanRequest(
+                student, approach, focus, likely, seen, from, nextLesson, stopped, edits, settings, others);
     }
 
     /** From another day on. */
     public PlanRequest from(LocalDate day) {
         return new PlanRequest(
-                student, approach, focus, likely, day, nextLesson, stopped, edits.from(day), settings, soFar);
+                student, approach, focus, likely, seen, day, nextLesson, stopped, edits.from(day), settings, soFar);
     }
 
     /** For the student otherwise equipped or placed. */
     public PlanRequest with(Student other) {
-        return new PlanRequest(other, approach, focus, likely, from, nextLesson, stopped, edits, settings, soFar);
+        return new PlanRequest(other, approach, focus, likely, seen, from, nextLesson, stopped, edits, settings, soFar);
+    }
+
+    /** Of a lesson that showed these signs. */
+    public PlanRequest seeing(Set<Sign> signs) {
+        return new PlanRequest(
+                student, approach, focus, likely, signs, from, nextLesson, stopped, edits, settings, soFar);
     }
 
     public PlanRequest with(Edits other) {
-        return new PlanRequest(student, approach, focus, likely, from, nextLesson, stopped, other, settings, soFar);
+        return new PlanRequest(
+                student, approach, focus, likely, seen, from, nextLesson, stopped, other, settings, soFar);
     }
 
     /** For other faults. */
     public PlanRequest with(List<Focus> others) {
-        return new PlanRequest(student, approach, others, likely, from, nextLesson, stopped, edits, settings, soFar);
+        return new PlanRequest(
+                student, approach, others, likely, seen, from, nextLesson, stopped, edits, settings, soFar);
     }
 
     /** Up to another day of the next lesson. */
     PlanRequest until(LocalDate lesson) {
-        return new PlanRequest(student, approach, focus, likely, from, lesson, stopped, edits, settings, soFar);
+        return new PlanRequest(student, approach, focus, likely, seen, from, lesson, stopped, edits, settings, soFar);
     }
 
     /** In another week. */
@@ -181,6 +215,7 @@ public record PlanRequest(
     }
 
     public PlanRequest {
+        seen = Set.copyOf(seen);
         stopped = Set.copyOf(stopped);
         focus = List.copyOf(focus);
         if (focus.isEmpty() || focus.size() > 2) {

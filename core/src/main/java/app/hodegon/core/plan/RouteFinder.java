@@ -40,9 +40,16 @@ final class RouteFinder {
         this.choice = choice;
     }
 
-    /** One for each focus fault. */
+    /**
+     * One for each focus fault. What the body lacks is short daily work beside the other's climb, whichever of the two
+     * was named first.
+     */
     List<Route> routes() {
-        return request.focus().stream().map(f -> route(f.fault())).toList();
+        return request.focus().stream()
+                .map(PlanRequest.Focus::fault)
+                .sorted(Comparator.comparing(Fault::ofTheBody))
+                .map(this::route)
+                .toList();
     }
 
     private Route route(Fault fault) {
@@ -273,6 +280,11 @@ final class RouteFinder {
     private List<String> whyFirst(Drill drill, Fault fault) {
         List<String> reasons = new ArrayList<>();
         drill.favour().of(request.approach()).ifPresent(taught -> reasons.add("because you teach " + taught));
+        drill.favour()
+                .of(request.seen())
+                .ifPresent(sign -> reasons.add("answers what was seen: "
+                        + Character.toLowerCase(sign.label().charAt(0))
+                        + sign.label().substring(1)));
         reasons.add(
                 drill.effects().containsKey(fault)
                         ? (drill.effects().get(fault) == Effect.MAIN ? "works directly on " : "helps with ")

@@ -19,6 +19,7 @@ import java.util.Set;
 /**
  * What the planner has to know about a student.
  *
+ * @param kit what they have beside the usual bag
  * @param grounds what the student's places have underfoot; a place left out has its usual ground
  * @param needs reps to learn a rung, of their level: as assumed, or as a house has learnt
  */
@@ -71,9 +72,9 @@ public record Student(
         doneBefore = List.copyOf(doneBefore);
     }
 
-    /** Whether the item is at hand, spikes also as shoes. */
+    /** Whether the item is at hand: in every golfer's bag, or their own, spikes also as shoes. */
     boolean has(Equipment item) {
-        return kit.contains(item) || (item == Equipment.SPIKES && shoes == Shoes.SPIKES);
+        return item.usual() || kit.contains(item) || (item == Equipment.SPIKES && shoes == Shoes.SPIKES);
     }
 
     boolean hasPassed(String drill) {

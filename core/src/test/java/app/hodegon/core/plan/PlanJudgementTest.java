@@ -4,7 +4,6 @@ import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.approach.Choice;
-import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.Drill;
@@ -32,7 +31,6 @@ import java.util.EnumSet;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
-import java.util.Random;
 import java.util.Set;
 import java.util.TreeSet;
 import java.util.regex.Matcher;
@@ -183,6 +181,9 @@ class PlanJudgementTest {
     void theCoachsSchoolIsPreferred() {
         for (Drill drill : LIBRARY.all()) {
             for (Choice choice : drill.favour().choices()) {
+                assertThat(choice.usual())
+                        .as("what stands there until a coach answers prefers nothing")
+                        .isFalse();
                 assertThat(drill.favour()
                                 .of(Approach.of(Map.of(choice.question().id(), choice.id())))
                                 .orElse(""))
@@ -214,81 +215,6 @@ class PlanJudgementTest {
             }
         }
         assertThat(goesOn).isPositive();
-    }
-
-    /** Students in whose plans a drill is sought; as many hold each of them several times over. */
-    private static final int TRIES = 20_000;
-
-    /** Every drill comes up for some fault, approach, kit and place; one that never does is a defect. */
-    @Test
-    void noDrillIsNeverBroughtUp() {
-        Set<String> never = new TreeSet<>(LIBRARY.ids());
-        List<Approach> approaches = new ArrayList<>(List.of(Approach.DEFAULT));
-        for (PressureSchool school : PressureSchool.values())
-            approaches.add(Approach.of(Map.of("pressure", school.id())));
-        for (Choice choice : Choice.values()) {
-            Map<String, String> across = new HashMap<>(
-                    Map.of("lead-landing", "ankle", "trail-edge", "let-flatten", "pressure", "ankle-to-ankle"));
-            across.put(choice.question().id(), choice.id());
-            approaches.add(Approach.of(across));
-        }
-        List<Set<Equipment>> kits = new ArrayList<>(List.of(Set.of(), EnumSet.allOf(Equipment.class)));
-        for (Equipment item : Equipment.values()) kits.add(Set.of(item));
-        Week everywhere = new Week(Map.of(
-                DayOfWeek.MONDAY, new Slot(30, Place.HOME),
-                DayOfWeek.WEDNESDAY, new Slot(45, Place.RANGE)));
-        Week home = week(Place.HOME, 3, 20);
-        List<Student.Done> some = List.of(
-                new Student.Done("outer-prop", Rung.REHEARSE, true),
-                new Student.Done("one-step-swing", Rung.FEEL, true),
-                new Student.Done("arch-press", Rung.FEEL, true),
-                new Student.Done("drop-across-hip-back", Rung.FEEL, true));
-        List<Week> weeks = List.of(everywhere, home, week(Place.RANGE, 3, 30), week(Place.NET, 3, 30));
-        Random random = new Random(1);
-        for (int i = 0; i < TRIES && !never.isEmpty(); i++) {
-            List<Fault> mended =
-                    List.copyOf(LIBRARY.drill(never.iterator().next()).effects().keySet());
-            Fault fault = mended.isEmpty() ? pick(List.of(Fault.values()), random) : pick(mended, random);
-            Student student = new Student(
-                    Handedness.RIGHT,
-                    Level.IMPROVER,
-                    AgeBand.ADULT,
-                    Set.of(),
-                    pick(kits, random),
-                    pick(weeks, random),
-                    Shoes.SOFT,
-                    random.nextBoolean() ? List.of() : some);
-            PlanRequest request = request(student, pick(approaches, random), 28, fault);
-            DrillChoice choice = new DrillChoice(request, LIBRARY);
-            for (Route route : new RouteFinder(request, LIBRARY, choice).routes()) {
-                route.steps().forEach(s -> {
-                    never.remove(s.drill());
-                    never.removeAll(combined(s, choice, request));
-                });
-                route.standIns().values().forEach(m -> m.values().forEach(s -> never.remove(s.drill())));
-            }
-        }
-        assertThat(never).isEmpty();
-    }
-
-    private static <T> T pick(List<T> among, Random random) {
-        return among.get(random.nextInt(among.size()));
-    }
-
-    /** What comes up together with a step's drill. */
-    private static Set<String> combined(Step step, DrillChoice choice, PlanRequest request) {
-        Drill drill = LIBRARY.drill(step.drill());
-        if (drill.ways().combines().isEmpty() && drill.ways().moves().isEmpty()) return Set.of();
-        Conditions conditions = new Conditions(request, LIBRARY, choice);
-        Set<String> with = new TreeSet<>();
-        for (Place place : choice.places()) {
-            for (int day = 0; day < 20; day++) {
-                conditions
-                        .on(step.fault(), drill, step.rung(), place, day, false)
-                        .forEach(c -> c.ifPresent(half -> with.addAll(half.with())));
-            }
-        }
-        return with;
     }
 
     @Test

@@ -196,7 +196,7 @@ class CatalogueController {
                         .toList(),
                 Arrays.stream(Equipment.values())
                         .map(e -> new EquipmentView(
-                                e.id(), e.label(), e.substitute().orElse(null)))
+                                e.id(), e.label(), e.substitute().orElse(null), e.usual()))
                         .toList(),
                 Arrays.stream(Rung.values())
                         .map(r -> new RungView(r.id(), r.label(), r.rehearsalsPerRound(), r.ballsPerRound()))
@@ -360,9 +360,11 @@ class CatalogueController {
                 drill.ways().combines(),
                 ids(drill.footing().notIn()),
                 ids(drill.footing().onlyOn()),
-                Stream.concat(
-                                ids(drill.favour().choices()).stream(),
-                                ids(drill.favour().schools()).stream())
+                Stream.of(
+                                drill.favour().choices(),
+                                drill.favour().schools(),
+                                drill.favour().signs())
+                        .flatMap(favoured -> ids(favoured).stream())
                         .toList(),
                 drill.movement().isPresent(),
                 drill.movement().flatMap(DrillMovement::mistake).isPresent());

@@ -163,7 +163,8 @@ public record CatalogueView(
             @NotNull double low,
             @NotNull double high) {}
 
-    public record EquipmentView(@NotNull String id, @NotNull String label, String substitute) {}
+    /** @param usual whether every golfer has it: nobody is asked */
+    public record EquipmentView(@NotNull String id, @NotNull String label, String substitute, boolean usual) {}
 
     /**
      * What the club meets on a ball rung, with less and less ball.
@@ -198,7 +199,7 @@ public record CatalogueView(
      * @param halfSteps small changes by rung, in the order in which they come up
      * @param next the half-step that a run of good ones brings, by rung; left out where it is the harder form
      * @param speeds percent of full speed by rung
-     * @param firstFor answers and schools that regard it as one of their first
+     * @param firstFor answers and schools that regard it as one of their first, and signs that it answers
      * @param moving whether the golfer shows it
      * @param onPurpose the error as it may be made on purpose; null where none is safe
      * @param mistaken and its usual mistake

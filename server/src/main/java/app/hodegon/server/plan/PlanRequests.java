@@ -32,6 +32,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.stream.Collectors;
 import java.util.stream.Stream;
 import org.springframework.stereotype.Service;
 
@@ -101,6 +102,7 @@ class PlanRequests {
                                         new PlanRequest.Focus(f, diagnosis.of(f).grade()))
                                 .toList(),
                         Set.copyOf(diagnosis.likely()),
+                        seen(lesson),
                         from,
                         terms.nextLesson(),
                         Set.copyOf(practice.stopped(student.id())),
@@ -108,6 +110,13 @@ class PlanRequests {
                         terms.settings(),
                         new PlanRequest.SoFar(
                                 ladder.worked(gates.of(student.id())), ease(student, from, terms.nextLesson()))));
+    }
+
+    private static Set<Sign> seen(StoredLesson lesson) {
+        return lesson.before().signs().entrySet().stream()
+                .filter(Map.Entry::getValue)
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
     }
 
     /** With the week and the kit that these terms give. */

@@ -1,0 +1,113 @@
+package app.hodegon.core.plan;
+
+import static org.assertj.core.api.Assertions.assertThat;
+
+import app.hodegon.core.approach.Approach;
+import app.hodegon.core.approach.Choice;
+import app.hodegon.core.approach.PressureSchool;
+import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.diagnosis.Grade;
+import app.hodegon.core.diagnosis.Sign;
+import app.hodegon.core.drill.Drill;
+import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Equipment;
+import app.hodegon.core.drill.Place;
+import app.hodegon.core.drill.Rung;
+import app.hodegon.core.drill.Shoes;
+import app.hodegon.core.swing.Handedness;
+import java.time.DayOfWeek;
+import java.time.LocalDate;
+import java.util.EnumMap;
+import java.util.List;
+import java.util.Map;
+import java.util.Optional;
+import java.util.Set;
+import java.util.function.Supplier;
+import java.util.stream.Collectors;
+import java.util.stream.Stream;
+import org.junit.jupiter.params.ParameterizedTest;
+import org.junit.jupiter.params.provider.MethodSource;
+
+/**
+ * For each drill of the library there is a student and a coach for whom it comes first by itself: one fault, at most one
+ * answer of the coach against the usual one, at most one sign of this fault, what the drill itself needs and
+ * comes after, and nothing else.
+ */
+class EveryDrillIsFirstTest {
+
+    private static final DrillLibrary LIBRARY = DrillLibrary.standard();
+
+    private static final Week WEEK = new Week(Map.of(
+            DayOfWeek.MONDAY, new Week.Slot(15, Place.HOME),
+            DayOfWeek.WEDNESDAY, new Week.Slot(15, Place.HOME),
+            DayOfWeek.FRIDAY, new Week.Slot(15, Place.HOME),
+            DayOfWeek.SATURDAY, new Week.Slot(60, Place.RANGE)));
+
+    static Stream<Drill> drills() {
+        return LIBRARY.all().stream();
+    }
+
+    @ParameterizedTest
+    @MethodSource("drills")
+    void somewhere(Drill drill) {
+        assertThat(found(drill)).as(drill.id()).isPresent();
+    }
+
+    private static Optional<PlanRequest> found(Drill drill) {
+        return Stream.<Supplier<Set<Equipment>>>of(Set::of, drill::kit)
+                .flatMap(kit -> drill.effects().keySet().stream()
+                        .sorted()
+                        .flatMap(fault -> approaches(drill)
+                                .flatMap(approach -> seen(fault)
+                                        .flatMap(signs -> Stream.of(14, 28)
+                                                .map(days ->
+                                                        request(drill, kit.get(), fault, approach, signs, days))))))
+                .filter(request -> isFirst(drill, request))
+                .findFirst();
+    }
+
+    /** As usual, and with one answer otherwise; a drill of a school or of an answer needs it in any case. */
+    private static Stream<Approach> approaches(Drill drill) {
+        Map<Choice.Question, Choice> needed =
+                drill.needs().stream().collect(Collectors.toMap(Choice::question, need -> need));
+        PressureSchool school = drill.schools().stream().sorted().findFirst().orElse(Approach.DEFAULT.school());
+        Stream<Approach> otherwise = Stream.of(Choice.values()).map(choice -> {
+            Map<Choice.Question, Choice> answers = new EnumMap<>(Choice.Question.class);
+            answers.put(choice.question(), choice);
+            answers.putAll(needed);
+            return new Approach(school, answers);
+        });
+        return Stream.concat(Stream.of(new Approach(school, needed)), otherwise);
+    }
+
+    /** Nothing, or one sign that this fault shows. */
+    private static Stream<Set<Sign>> seen(Fault fault) {
+        return Stream.concat(Stream.of(Set.of()), Stream.of(Sign.values()).map(Set::of));
+    }
+
+    private static PlanRequest request(
+            Drill drill, Set<Equipment> kit, Fault fault, Approach approach, Set<Sign> signs, int days) {
+        List<Student.Done> before = drill.after().stream()
+                .map(LIBRARY::drill)
+                .map(d -> new Student.Done(d.id(), Rung.FEEL, true))
+                .toList();
+        Student student =
+                new Student(Handedness.RIGHT, Level.IMPROVER, AgeBand.ADULT, Set.of(), kit, WEEK, Shoes.SOFT, before);
+        LocalDate from = LocalDate.of(2026, 12, 1);
+        return new PlanRequest(
+                        student,
+                        approach,
+                        List.of(new PlanRequest.Focus(fault, Grade.LIKELY)),
+                        Set.of(fault),
+                        from,
+                        from.plusDays(days))
+                .seeing(signs);
+    }
+
+    private static boolean isFirst(Drill drill, PlanRequest request) {
+        return new RouteFinder(request, LIBRARY, new DrillChoice(request, LIBRARY))
+                .routes().stream()
+                        .flatMap(route -> route.steps().stream())
+                        .anyMatch(step -> step.drill().equals(drill.id()));
+    }
+}
