@@ -17,8 +17,9 @@ export function dose(block: PlanBlock): string {
   return block.strikes > 0 ? `${sets}, ${block.strikes} ${STRUCK[block.form] ?? "balls"}` : sets;
 }
 
-/** Percent of full speed, in words a student knows. */
+/** Percent of full speed, in words a student knows; nothing where nothing is swung. */
 export function speedOf(block: PlanBlock): string {
+  if (block.speed === 0) return "";
   return block.speed >= 100 ? "full speed" : `${block.speed} % speed`;
 }
 

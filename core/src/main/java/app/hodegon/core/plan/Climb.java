@@ -93,6 +93,13 @@ final class Climb {
         return Optional.ofNullable(route.firstBalls().get(place));
     }
 
+    /** The steps with a ball above this rung, the lowest first; the course is not tried. */
+    List<Step> ballsAbove(Rung rung) {
+        return steps.stream()
+                .filter(s -> s.rung().withBall() && s.rung().compareTo(rung) > 0 && s.rung() != Rung.TRANSFER)
+                .toList();
+    }
+
     boolean isNew(Step step) {
         return indexOf(step) == at && worked(step) < 2;
     }

@@ -176,6 +176,6 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
                 false,
                 Optional.empty(),
                 form,
-                drill.speed(rung));
+                rung == Rung.PREPARE ? 0 : drill.speed(rung));
     }
 }

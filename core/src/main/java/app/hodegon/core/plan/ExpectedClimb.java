@@ -162,11 +162,11 @@ final class ExpectedClimb {
             int reps = 0;
             boolean check = false;
             Block main = null;
-            Block firstBalls = null;
+            List<Block> aboveIt = new ArrayList<>();
             for (Block block : day.blocks()) {
                 if (block.fault() != ladder.route.fault()) continue;
-                if (block.kind() == Kind.MAIN && main != null) {
-                    firstBalls = block;
+                if (block.kind() == Kind.MAIN && main != null || block.kind() == Kind.TRY) {
+                    aboveIt.add(block);
                     continue;
                 }
                 reps += block.reps();
@@ -203,12 +203,12 @@ final class ExpectedClimb {
                     check(passed, standing[passed], !step.rung().withBall() || form.realBall());
                 }
             }
-            if (firstBalls != null) {
+            for (Block tried : aboveIt) {
                 skill.practise(
                         ladder.route.fault(),
-                        firstBalls.rung(),
-                        firstBalls.reps(),
-                        Circumstances.plain(false).withStrikes(firstBalls.form()));
+                        tried.rung(),
+                        tried.reps(),
+                        Circumstances.plain(false).withStrikes(tried.form()));
             }
         }
 

@@ -51,10 +51,18 @@ final class Layout {
     /** Where it hurt. */
     private static final double EASED_SHARE = 0.5;
 
-    /** Short balls before their rung: so many rounds, in at most this share of the time. */
+    /** Short balls before their rung: so many rounds at least, in at most this share of the time. */
     private static final int FIRST_BALL_ROUNDS = 5;
 
     private static final double FIRST_BALLS_SHARE = 0.4;
+
+    /** A range hour holds so many balls, whatever the level and the age. */
+    private static final int FEWEST_BALLS_AN_HOUR = 25;
+
+    private static final int MOST_BALLS_AN_HOUR = 60;
+
+    /** Of a session's balls so many are the short ones, where the climb has not come to them. */
+    private static final double SHORT_SHARE = 0.5;
 
     private final PlanRequest request;
     private final Student student;
@@ -207,6 +215,10 @@ final class Layout {
             left -= seconds(firstBalls.stream().toList());
             List<Block> mains = mains(left, refresher.isPresent(), firstBalls.isPresent() || !besides.isEmpty());
             if (mains.isEmpty()) return free();
+            // What is not worked on is not checked either.
+            checks = checks.stream()
+                    .filter(c -> mains.stream().anyMatch(m -> m.fault() == c.fault()))
+                    .toList();
 
             List<Block> blocks = new ArrayList<>();
             refresher.ifPresent(blocks::add);
@@ -214,6 +226,7 @@ final class Layout {
             blocks.addAll(besides);
             firstBalls.ifPresent(blocks::add);
             blocks.addAll(checks);
+            blocks.addAll(tries(blocks));
             if (eased) blocks.replaceAll(b -> b.locked() ? b : b.eased());
             int seconds = Dose.SET_UP_SECONDS + seconds(blocks);
             if (seconds > slot.minutes() * 60) {
@@ -257,13 +270,87 @@ final class Layout {
             return drills.size();
         }
 
-        /** A few short balls for the first fault, where balls may be hit and its climb has not come to them. */
+        /** Whether balls may come before their rung this day. */
+        private boolean ballsBeforeTheirRung() {
+            return !eased
+                    && !request.approach().has(Choice.EARN_THE_BALL)
+                    && slot.place().ballsAllowed();
+        }
+
+        /** How many balls a session of these minutes holds, as level and age allow; at most half for a flagged joint. */
+        private int ballsOfTheSession(Drill drill) {
+            double anHour = Math.max(
+                    FEWEST_BALLS_AN_HOUR,
+                    Math.min(
+                            MOST_BALLS_AN_HOUR,
+                            student.level().ballsAnHour() * student.age().volume()));
+            return (int) Math.ceil(anHour * slot.minutes() / 60 * share(student, drill));
+        }
+
+        /**
+         * What is left of a session with balls climbs on: above the day's rung to the shoulder and to the full swing, a few
+         * balls each, as tries that do not count. Where a check left a gate open it is one rung and no more; at the top
+         * the session ends with more of the same.
+         */
+        private List<Block> tries(List<Block> laid) {
+            Fault fault = routes.get(0).fault();
+            Optional<Block> highest = laid.stream()
+                    .filter(b -> b.fault() == fault)
+                    .reduce((low, high) -> high.rung().compareTo(low.rung()) > 0 ? high : low);
+            if (!ballsBeforeTheirRung() || highest.isEmpty()) return List.of();
+            List<Step> steps = triedAbove(highest.get(), laid);
+            if (leftOpen(fault) && steps.size() > 1) steps = steps.subList(0, 1);
+            List<Block> tries = new ArrayList<>();
+            int seconds = slot.minutes() * 60 - Dose.SET_UP_SECONDS - seconds(laid);
+            int hit = laid.stream().mapToInt(Block::strikes).sum();
+            for (int i = 0; i < steps.size(); i++) {
+                Step step = steps.get(i);
+                int parts = steps.size() - i;
+                Dose dose = dose(step, slot.place());
+                int ballsOfOne = dose.rounds(Integer.MAX_VALUE / 2, 1).strikes();
+                double balls = (double) (ballsOfTheSession(drill(step)) - hit) / parts;
+                Dose.Sets sets = dose.rounds(seconds / parts, (int) Math.ceil(balls / ballsOfOne));
+                if (sets.sets() == 0) break;
+                tries.add(dose.block(sets, step, Kind.TRY, cue(step)));
+                seconds -= sets.seconds();
+                hit += sets.strikes();
+            }
+            return tries;
+        }
+
+        /** One step for each rung above, without a gap: the route's, or on with the drill of the rung below. */
+        private List<Step> triedAbove(Block highest, List<Block> laid) {
+            Set<String> drills = new TreeSet<>();
+            laid.forEach(b -> drills.add(b.drill()));
+            List<Step> tried = new ArrayList<>();
+            Step below = new Step(highest.rung(), highest.fault(), highest.drill(), Optional.empty(), "");
+            for (Step above : works.get(0).climb().ballsAbove(highest.rung())) {
+                Step onWith = new Step(above.rung(), above.fault(), below.drill(), Optional.empty(), "");
+                Optional<Step> step = Stream.of(above, onWith)
+                        .filter(s -> choice.worksOn(drill(s), s.fault(), s.rung()) && possible(s, slot.place()))
+                        .filter(s -> drill(s).after().stream().allMatch(student::hasPassed))
+                        .filter(s -> drills.contains(s.drill()) || drills.size() < MOST_DRILLS_A_DAY)
+                        .findFirst();
+                if (step.isEmpty() || request.edits().dropped(date, above.fault(), above.rung(), Kind.TRY)) break;
+                drills.add(step.get().drill());
+                below = step.get();
+                tried.add(below);
+            }
+            return tried.isEmpty() && below.rung().withBall() ? List.of(below) : tried;
+        }
+
+        /** Whether the last check of this fault was not good. */
+        private boolean leftOpen(Fault fault) {
+            return request.lowestOpen(fault)
+                    .filter(rung ->
+                            !request.worked(new Edits.StepId(fault, rung)).oneGood())
+                    .isPresent();
+        }
+
+        /** Short balls for the first fault, where balls may be hit and its climb has not come to them. */
         private Optional<Block> firstBalls(int seconds, Optional<Block> refresher, List<Block> besides) {
             Work first = works.get(0);
-            if (eased
-                    || request.approach().has(Choice.EARN_THE_BALL)
-                    || !slot.place().ballsAllowed()
-                    || first.fault() != routes.get(0).fault()) return Optional.empty();
+            if (!ballsBeforeTheirRung() || first.fault() != routes.get(0).fault()) return Optional.empty();
             List<String> refreshed = refresher.map(Block::drill).stream().toList();
             return first.climb()
                     .firstBalls(slot.place())
@@ -274,7 +361,8 @@ final class Layout {
                             <= MOST_DRILLS_A_DAY)
                     .flatMap(step -> {
                         Dose dose = dose(step, slot.place());
-                        int most = (int) Math.ceil(FIRST_BALL_ROUNDS * volume(drill(step)));
+                        int most = (int) Math.ceil(Math.max(
+                                FIRST_BALL_ROUNDS * volume(drill(step)), SHORT_SHARE * ballsOfTheSession(drill(step))));
                         int one = dose.rounds(Integer.MAX_VALUE / 2, 1).seconds();
                         Dose.Sets rounds = dose.rounds((int) Math.max(one, seconds * FIRST_BALLS_SHARE), most);
                         return rounds.sets() == 0 || rounds.seconds() > seconds

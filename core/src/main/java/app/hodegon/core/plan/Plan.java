@@ -38,7 +38,9 @@ public record Plan(
     public enum Kind implements Identified {
         REFRESH("refresh"),
         MAIN("main"),
-        CHECK("check");
+        CHECK("check"),
+        /** The climb within a range session, above the day's rung: it does not count. */
+        TRY("try");
 
         private final String id;
 
@@ -65,7 +67,7 @@ public record Plan(
      * @param harder whether the drill's harder form is due: the plan is past this rung and only keeps it up
      * @param condition the half-step; empty for the plain form
      * @param form what the club meets
-     * @param speed percent of full speed
+     * @param speed percent of full speed; 0 where nothing is swung or turned fast
      */
     public record Block(
             Fault fault,
@@ -116,12 +118,12 @@ public record Plan(
 
         /** At half the speed, nothing wrong on purpose: it hurt. */
         Block eased() {
-            return with(0, locked, false, condition, Math.max(SLOWEST, speed / 2));
+            return with(0, locked, false, condition, speed == 0 ? 0 : Math.max(SLOWEST, speed / 2));
         }
 
         /** With a half-step and its speed. */
         Block under(HalfStep step) {
-            int at = Math.max(SLOWEST, Math.min(100, speed + step.speed()));
+            int at = speed == 0 ? 0 : Math.max(SLOWEST, Math.min(100, speed + step.speed()));
             return with(contrast, locked, harder, Optional.of(step), at);
         }
 

@@ -74,6 +74,7 @@ public final class Planner {
         for (Day day : days) {
             for (Block block : day.blocks()) {
                 if (block.fault() != step.fault() || block.rung() != step.rung() || block.locked()) continue;
+                if (block.kind() == Kind.TRY) continue;
                 if (block.kind() != Kind.CHECK && step.gate().isPresent() && isFirstBalls(day, block)) continue;
                 if (!block.drill().equals(step.drill())) elsewhere.put(day.place(), block.drill());
             }

@@ -169,8 +169,8 @@ public final class PlanWalk {
             Block block = day.blocks().get(i);
             List<Step> ladder = ladders.get(block.fault());
             if (ladder == null) continue;
-            boolean firstBalls = block.kind() == Kind.MAIN && !worked.add(block.fault());
-            if (firstBalls) {
+            boolean aboveIt = block.kind() == Kind.MAIN && !worked.add(block.fault()) || block.kind() == Kind.TRY;
+            if (aboveIt) {
                 learner.learn(
                         block.fault(),
                         block.rung(),

@@ -226,9 +226,9 @@ public final class PlanStudy {
         private void day(Day day) {
             boolean firstMain = true;
             for (Block block : day.blocks()) {
-                boolean firstBalls = block.kind() == Kind.MAIN && !firstMain;
+                boolean aboveIt = block.kind() == Kind.MAIN && !firstMain || block.kind() == Kind.TRY;
                 if (block.kind() == Kind.MAIN) firstMain = false;
-                if (firstBalls && way == Way.PLAN) {
+                if (aboveIt && way == Way.PLAN) {
                     learner.learn(block.fault(), block.rung(), block.reps(), how(block.form(), false, false, false));
                     continue;
                 }

@@ -306,7 +306,8 @@ class PlannerTest {
                     assertThat(student.ground(day.place()).takesSpikes()).isTrue();
                 }
                 assertThat(drill.footing().notIn()).doesNotContain(student.shoes());
-                assertThat(block.speed()).isBetween(20, 100);
+                if (block.rung() == Rung.PREPARE) assertThat(block.speed()).isZero();
+                else assertThat(block.speed()).isBetween(20, 100);
                 block.condition().ifPresent(c -> {
                     assertThat(block.kind()).isEqualTo(Kind.MAIN);
                     assertThat(Stream.concat(

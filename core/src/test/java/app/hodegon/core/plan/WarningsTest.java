@@ -71,7 +71,7 @@ class WarningsTest {
         "12,7,7,HOME",
         "20,5,10,RANGE",
         "60,2,14,HOME",
-        "90,1,21,RANGE",
+        "40,1,21,RANGE",
         "5,7,28,HOME"
     })
     void whatWouldCloseAGapClosesIt(int minutes, int daysAWeek, int days, Place place) {
