@@ -14,6 +14,7 @@ import { BallPanel } from "./BallPanel";
 import { answerFor, want, wanted } from "./handsFree";
 import { HandsFreeSheet } from "./HandsFreeSheet";
 import type { Release } from "./hearing";
+import { PartClock } from "./PartClock";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
 import {
@@ -43,7 +44,12 @@ const NOW: Record<string, string> = {
   range: "Now a ball",
   course: "Now a ball",
 };
-const KIND: Record<string, string> = { refresh: "To warm up", main: "Main block", check: "Check, scored" };
+const KIND: Record<string, string> = {
+  refresh: "To warm up",
+  main: "Main block",
+  check: "Check, scored",
+  try: "A try, does not count",
+};
 const ASIDE: Record<string, string> = {
   below: "Lost: one set on the rung below",
   "first-ten": "Days without practice: ten first, to see what stayed",
@@ -80,6 +86,7 @@ export function Runner({
   const told = toldOf(entry, at);
   const place = placeIn(block, marks.length, told.turns, rules.rehearsals);
   const realBall = catalogue.forms.some((f) => f.id === block.form && f.realBall);
+  const climbs = blocks.some((b) => b.kind === "try");
   const [resting, setResting] = useState(false);
   const [declined, setDeclined] = useState(0);
   const [free, setFree] = useState(wanted);
@@ -138,6 +145,12 @@ export function Runner({
                 ? EASIER_SET
                 : ASIDE[block.aside]
               : `${KIND[block.kind]}, ${at + 1} of ${ownBlocks(blocks)}`}
+            {climbs && !block.aside && (
+              <>
+                {" · "}
+                <PartClock minutes={block.minutes} />
+              </>
+            )}
             {session.unsent && session.error && " · kept on the phone"}
           </p>
           <Title>{drill.name}</Title>
@@ -234,7 +247,7 @@ export function Runner({
           <Button weight="quiet" className="px-2!" disabled={marks.length === 0} onClick={undo}>
             <Undo2 aria-hidden className="size-5" /> Undo
           </Button>
-          {!place.full && !block.aside && block.kind === "main" && (
+          {!place.full && !block.aside && (block.kind === "main" || block.kind === "try") && (
             <Button weight="quiet" className="px-2!" onClick={() => onAside(below(block, at, catalogue))}>
               Lost it
             </Button>
@@ -302,7 +315,7 @@ function Instruction({
         </p>
       )}
       <p className="text-soft">
-        {rung?.label}, {speedOf(block)}
+        {[rung?.label, speedOf(block)].filter(Boolean).join(", ")}
         {block.strikes > 0 && `. ${catalogue.forms.find((f) => f.id === block.form)?.how}`}
       </p>
     </>

@@ -37,19 +37,21 @@ export function SetQuestions({
   return (
     <>
       {notice && <Noticing notice={notice} scales={scales} said={noticed} onSay={onNoticed} />}
-      <fieldset className="grid gap-1">
-        <legend className="mb-1 text-sm">
-          How fast was it? <span className="text-soft">Asked for: {block.speed} %</span>
-        </legend>
-        <Choice
-          compact
-          label="How fast was it, percent of full?"
-          value={speed ? String(speed) : ""}
-          columns={AROUND.length}
-          options={speedsAround(block.speed).map((s) => ({ id: String(s), label: String(s) }))}
-          onChange={(s) => onSpeed(Number(s))}
-        />
-      </fieldset>
+      {block.speed > 0 && (
+        <fieldset className="grid gap-1">
+          <legend className="mb-1 text-sm">
+            How fast was it? <span className="text-soft">Asked for: {block.speed} %</span>
+          </legend>
+          <Choice
+            compact
+            label="How fast was it, percent of full?"
+            value={speed ? String(speed) : ""}
+            columns={AROUND.length}
+            options={speedsAround(block.speed).map((s) => ({ id: String(s), label: String(s) }))}
+            onChange={(s) => onSpeed(Number(s))}
+          />
+        </fieldset>
+      )}
     </>
   );
 }

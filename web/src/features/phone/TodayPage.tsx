@@ -162,6 +162,7 @@ function Day({
                   : block.kind === "check"
                     ? "scored"
                     : [
+                        block.kind === "try" && "a try, does not count",
                         catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase(),
                         block.conditionLabel?.toLowerCase(),
                         speedOf(block),

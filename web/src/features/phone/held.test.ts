@@ -65,6 +65,15 @@ describe("a day on a phone without a signal", () => {
     expect(held(locked, PLAN, rungs({ ...good, good: 3 }), [])).toEqual(locked);
   });
 
+  it("leaves the tries of a range session above it", () => {
+    const range = day("2026-12-05", "range", on("rehearse"), on("rehearse", "check"), on("short", "try"));
+    expect(rungsOf(held(range, PLAN, rungs({ ...good, good: 3 }), []))).toEqual([
+      "main feel",
+      "check feel",
+      "try short",
+    ]);
+  });
+
   it("counts the checks that wait to be sent", () => {
     const entry = {
       ...emptyEntry("p", "2026-12-02"),

@@ -71,7 +71,8 @@ export function held(day: PlanDay, plan: Running, rungs: Me["rungs"], scored: Sc
     const firstBalls = block.kind === "main" && worked.has(block.fault);
     if (block.kind === "main") worked.add(block.fault);
     const gate = openGate(block.fault);
-    if (!gate || block.locked || firstBalls || block.kind === "try" || setsOf(gate).length === 0) return block;
+    if (!gate || block.locked || firstBalls || block.kind === "try" || setsOf(gate).length === 0)
+      return block;
     const above = place(block.fault, block.rung) > place(gate.fault, gate.rung);
     return (above && instead(block, gate.rung)) || block;
   });

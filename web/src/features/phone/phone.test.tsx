@@ -190,6 +190,23 @@ describe("a session", () => {
     expect(screen.getByText("Now brush the mark")).toBeTruthy();
   });
 
+  it("leads through a range session with a clock for each part, and says what does not count", async () => {
+    const preparing = block({ kind: "main", speed: 0, sets: 1, repsPerSet: 1, minutes: 3 });
+    phone(meWith([preparing, block({ kind: "try", rung: "short", minutes: 7 })]));
+    open(<RunnerPage />, { path: "/today/practice" });
+    expect((await screen.findByText("0 of 3 min")).parentElement!.textContent).toContain(
+      "Main block, 1 of 2",
+    );
+    good();
+    expect(screen.queryByText(/How fast was it/), "nothing was swung").toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "Next block" }));
+    expect(screen.getByText("0 of 7 min").parentElement!.textContent).toContain(
+      "A try, does not count, 2 of 2",
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Lost it" }));
+    expect(screen.getByText("Lost: one set on the rung below")).toBeTruthy();
+  });
+
   it("says when the next is a ball", async () => {
     phone(meWith([block({ rung: "short", repsPerSet: 4, balls: 1, strikes: 1, form: "range" })]));
     open(<RunnerPage />, { path: "/today/practice" });

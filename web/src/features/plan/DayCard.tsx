@@ -1,8 +1,6 @@
 import type { Catalogue, PlanDay } from "@/api/types";
 import { longDay } from "@/calendar/dates";
-import { dose, halfStepOf, speedOf } from "./dose";
-
-const KIND: Record<string, string> = { refresh: "Refresh", main: "Main", check: "Check" };
+import { dose, halfStepOf, KIND, speedOf } from "./dose";
 
 /** A day of the plan on a small card: what, how much, how fast, and what is different that day. */
 export function DayCard({ day, catalogue, done }: { day: PlanDay; catalogue: Catalogue; done: boolean }) {
@@ -20,7 +18,7 @@ export function DayCard({ day, catalogue, done }: { day: PlanDay; catalogue: Cat
           <li key={i} className="leading-snug">
             <span className="text-soft">{KIND[block.kind]}</span> {catalogue.drills[block.drill]?.name},{" "}
             {catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}: {dose(block)}
-            {block.kind === "main" && `, ${speedOf(block)}`}
+            {block.kind === "main" && speedOf(block) && `, ${speedOf(block)}`}
             {halfStepOf(block) && <span className="text-soft block">{halfStepOf(block)}</span>}
           </li>
         ))}

@@ -6,10 +6,8 @@ import { DrillPose } from "../golfer/DrillPose";
 import { type Look, lookOf } from "../golfer/looks";
 import type { Motion } from "../golfer/motion";
 import { instruction } from "../drill/instruction";
-import { dose, halfStepOf, sameWork, speedOf } from "./dose";
+import { dose, halfStepOf, KIND, sameWork, speedOf } from "./dose";
 import { isStopped } from "./stopped";
-
-const KIND: Record<string, string> = { refresh: "Refresh", main: "Main", check: "Check" };
 
 /** What is done on each day, block by block. */
 export function PlanDays({
@@ -98,7 +96,9 @@ function Blocks({
           >
             <span className="text-soft">{KIND[block.kind]}</span> {catalogue.drills[block.drill]?.name},{" "}
             {catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}:{" "}
-            <strong>{dose(block)}</strong>, {speedOf(block)}, {block.minutes} min
+            <strong>{dose(block)}</strong>,{" "}
+            {[speedOf(block), `${block.minutes} min`].filter(Boolean).join(", ")}
+            {block.kind === "try" && ", does not count"}
             {block.contrast > 0 && `, ${block.contrast} of them wrong on purpose`}
             {block.locked && " · locked"}
             {isStopped(stored, block.drill, day.date) && (

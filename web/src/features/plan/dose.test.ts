@@ -15,6 +15,7 @@ describe("a block in words", () => {
   it("says the speed and the half-step", () => {
     expect(speedOf(block({ speed: 70 }))).toBe("70 % speed");
     expect(speedOf(block({ speed: 100 }))).toBe("full speed");
+    expect(speedOf(block({ speed: 0 })), "nothing is swung").toBe("");
     expect(halfStepOf(block())).toBe("");
     expect(halfStepOf(block({ condition: "slower", conditionLabel: "Slower", conditionDo: "Twice." }))).toBe(
       "Slower: Twice.",

@@ -1,5 +1,8 @@
 import type { PlanBlock } from "@/api/types";
 
+/** What a block is for. */
+export const KIND: Record<string, string> = { refresh: "Refresh", main: "Main", check: "Check", try: "Try" };
+
 /** What is struck, by form, for a number of them. */
 const STRUCK: Record<string, string> = {
   brush: "brushed",

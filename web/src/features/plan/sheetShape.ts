@@ -65,7 +65,7 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): Sheet
       const scored = block.kind === "check";
       const stopped = isStopped(stored, block.drill, day.date);
       return {
-        text: `${drill?.name}, ${rung}: ${dose(block)}`,
+        text: `${drill?.name}, ${rung}: ${dose(block)}${block.kind === "try" ? ", a try that does not count" : ""}`,
         boxes: stopped ? 0 : scored ? SCORED : block.sets,
         scored: scored && !stopped,
         stopped,
@@ -74,7 +74,7 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): Sheet
             ? [
                 instruction(drill, block),
                 halfStepOf(block),
-                `At ${speedOf(block)}.`,
+                speedOf(block) && `At ${speedOf(block)}.`,
                 `Think: ${block.cue.toLowerCase()}.`,
               ]
                 .filter(Boolean)

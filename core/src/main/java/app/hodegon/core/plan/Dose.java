@@ -33,6 +33,9 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
     /** Set-ups, each with a look, before one ball. */
     private static final int SET_UPS_PER_BALL = 5;
 
+    /** Up to so many strikes stand each by itself. */
+    private static final int FEW_STRIKES = 5;
+
     /** A set-up with its look takes this long. */
     private static final int SET_UP_REP_SECONDS = 12;
 
@@ -103,10 +106,17 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
                 Math.max(0, Math.min(seconds / one.seconds(), (int) (ONE_THING_A_DAY * volume) / one.repsPerSet())));
     }
 
-    /** A few rounds of short strikes, as many as fit and at most this many. */
-    Sets rounds(int seconds, int most) {
-        Sets one = oneSet(1);
-        return one.times(Math.max(0, Math.min(seconds / one.seconds(), most)));
+    /**
+     * Strikes with their rehearsals that are no work of their own: round by round where they are few, else in tens.
+     *
+     * @param strikes wanted; rounded up to whole sets, as far as the time goes
+     */
+    Sets strikes(int seconds, int strikes) {
+        Sets round = oneSet(1);
+        Sets ten = oneSet(setUp ? 1 : LARGE_SET);
+        Sets one = strikes > FEW_STRIKES && ten.seconds() * 2 <= seconds ? ten : round;
+        int wanted = (strikes + one.strikes() - 1) / one.strikes();
+        return one.times(Math.max(0, Math.min(seconds / one.seconds(), wanted)));
     }
 
     /** A main block as a coach asked for it; on ball rungs the set is cut to whole rounds, at least one. */

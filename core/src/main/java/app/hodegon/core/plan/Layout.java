@@ -51,8 +51,8 @@ final class Layout {
     /** Where it hurt. */
     private static final double EASED_SHARE = 0.5;
 
-    /** Short balls before their rung: so many rounds at least, in at most this share of the time. */
-    private static final int FIRST_BALL_ROUNDS = 5;
+    /** Short balls before their rung: so many at least, in at most this share of the time. */
+    private static final int FIRST_BALLS = 5;
 
     private static final double FIRST_BALLS_SHARE = 0.4;
 
@@ -306,12 +306,10 @@ final class Layout {
             for (int i = 0; i < steps.size(); i++) {
                 Step step = steps.get(i);
                 int parts = steps.size() - i;
-                Dose dose = dose(step, slot.place());
-                int ballsOfOne = dose.rounds(Integer.MAX_VALUE / 2, 1).strikes();
-                double balls = (double) (ballsOfTheSession(drill(step)) - hit) / parts;
-                Dose.Sets sets = dose.rounds(seconds / parts, (int) Math.ceil(balls / ballsOfOne));
+                int balls = (int) Math.ceil((double) (ballsOfTheSession(drill(step)) - hit) / parts);
+                Dose.Sets sets = dose(step, slot.place()).strikes(seconds / parts, balls);
                 if (sets.sets() == 0) break;
-                tries.add(dose.block(sets, step, Kind.TRY, cue(step)));
+                tries.add(dose(step, slot.place()).block(sets, step, Kind.TRY, cue(step)));
                 seconds -= sets.seconds();
                 hit += sets.strikes();
             }
@@ -361,10 +359,10 @@ final class Layout {
                             <= MOST_DRILLS_A_DAY)
                     .flatMap(step -> {
                         Dose dose = dose(step, slot.place());
-                        int most = (int) Math.ceil(Math.max(
-                                FIRST_BALL_ROUNDS * volume(drill(step)), SHORT_SHARE * ballsOfTheSession(drill(step))));
-                        int one = dose.rounds(Integer.MAX_VALUE / 2, 1).seconds();
-                        Dose.Sets rounds = dose.rounds((int) Math.max(one, seconds * FIRST_BALLS_SHARE), most);
+                        int wanted = (int) Math.ceil(Math.max(
+                                FIRST_BALLS * volume(drill(step)), SHORT_SHARE * ballsOfTheSession(drill(step))));
+                        int one = dose.strikes(Integer.MAX_VALUE / 2, 1).seconds();
+                        Dose.Sets rounds = dose.strikes((int) Math.max(one, seconds * FIRST_BALLS_SHARE), wanted);
                         return rounds.sets() == 0 || rounds.seconds() > seconds
                                 ? Optional.empty()
                                 : Optional.of(dose.block(rounds, step, Kind.MAIN, cue(step)));
