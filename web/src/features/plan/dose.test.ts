@@ -6,6 +6,9 @@ describe("a block in words", () => {
   it("says what is struck, with balls only where there are balls", () => {
     const short = { rung: "short", sets: 6, repsPerSet: 8, strikes: 12 };
     expect(dose(block({ ...short, form: "range", balls: 12 }))).toBe("6 sets of 8, 12 balls");
+    expect(dose(block({ rung: "build", sets: 1, repsPerSet: 3, strikes: 1, form: "range" }))).toBe(
+      "one set of 3, 1 ball",
+    );
     expect(dose(block({ ...short, form: "brush" }))).toBe("6 sets of 8, 12 brushed");
     expect(dose(block({ ...short, form: "soft-ball" }))).toBe("6 sets of 8, 12 soft balls");
     expect(dose(block({ kind: "check", strikes: 10, form: "clip" }))).toBe("ten scored tees clipped");

@@ -17,7 +17,9 @@ export function dose(block: PlanBlock): string {
   }
   const sets =
     block.sets === 1 ? `one set of ${block.repsPerSet}` : `${block.sets} sets of ${block.repsPerSet}`;
-  return block.strikes > 0 ? `${sets}, ${block.strikes} ${STRUCK[block.form] ?? "balls"}` : sets;
+  if (block.strikes === 0) return sets;
+  const struck = STRUCK[block.form] ?? (block.strikes === 1 ? "ball" : "balls");
+  return `${sets}, ${block.strikes} ${struck}`;
 }
 
 /** Percent of full speed, in words a student knows; nothing where nothing is swung. */

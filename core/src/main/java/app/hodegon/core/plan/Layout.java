@@ -306,8 +306,11 @@ final class Layout {
             for (int i = 0; i < steps.size(); i++) {
                 Step step = steps.get(i);
                 int parts = steps.size() - i;
-                int balls = (int) Math.ceil((double) (ballsOfTheSession(drill(step)) - hit) / parts);
-                Dose.Sets sets = dose(step, slot.place()).strikes(seconds / parts, balls);
+                // Fewer than a handful tell nothing, where the hour still holds them.
+                int wanted = (int) Math.ceil((double) (ballsOfTheSession(drill(step)) - hit) / parts);
+                int most = MOST_BALLS_AN_HOUR * slot.minutes() / 60 - hit;
+                int balls = Math.min(most, Math.max(FIRST_BALLS, wanted));
+                Dose.Sets sets = dose(step, slot.place()).strikes(seconds / parts, Math.max(0, balls));
                 if (sets.sets() == 0) break;
                 tries.add(dose(step, slot.place()).block(sets, step, Kind.TRY, cue(step)));
                 seconds -= sets.seconds();
