@@ -238,6 +238,8 @@ final class DrillChoice {
         Student student = request.student();
         double score = effect(drill, fault) == Effect.MAIN ? 3 : 1;
         if (drill.kit().stream().allMatch(student::has)) score += 1;
+        // What somebody has got beside the usual bag was got to be used.
+        if (drill.kit().stream().anyMatch(e -> !e.usual() && student.kit().contains(e))) score += 0.5;
         boolean early = rung.compareTo(Rung.REHEARSE) <= 0;
         if (early && rung != Rung.PREPARE && drill.tellsFromOutside()) score += 1;
         if (previous.filter(drill.id()::equals).isPresent()) score += 0.75;
