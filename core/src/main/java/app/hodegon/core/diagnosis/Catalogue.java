@@ -50,6 +50,9 @@ public final class Catalogue {
     /** Chance that a sign or a limit shows with none of its faults behind it. */
     private static final double SIGN_LEAK = 0.05;
 
+    /** The same for what is plain to see: nobody stands so by chance. */
+    private static final double PLAIN_LEAK = 0.01;
+
     /** The same for a ball result, which has many causes outside the catalogue. */
     private static final double BALL_LEAK = 0.12;
 
@@ -265,9 +268,12 @@ public final class Catalogue {
                 .reads(above(HEAD_DRIFT, IMPACT, 10), S, "The body leans away as the foot goes")
                 .together(HEELS_DOWN, S, "The foot spins on its heel")
                 .flies(HOOK, U);
-        shownBy.keySet()
-                .forEach(showing ->
-                        leaks.putIfAbsent(showing, showing instanceof Showing.OfBalls ? BALL_LEAK : SIGN_LEAK));
+        shownBy.keySet().forEach(showing -> leaks.putIfAbsent(showing, usualLeak(showing)));
+    }
+
+    private static double usualLeak(Showing showing) {
+        if (showing instanceof Showing.OfBalls) return BALL_LEAK;
+        return showing instanceof Showing.OfSign of && of.sign().isPlain() ? PLAIN_LEAK : SIGN_LEAK;
     }
 
     private Entry fault(Fault fault, double prior) {

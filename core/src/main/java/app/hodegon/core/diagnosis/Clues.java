@@ -92,8 +92,8 @@ final class Clues {
                 sign.id(),
                 showing,
                 cause,
-                yes ? 1 - Sign.CHANCE_OF_SLIP : Sign.CHANCE_OF_SLIP,
-                yes ? Sign.CHANCE_OF_SLIP : 1 - Sign.CHANCE_OF_SLIP,
+                yes ? 1 - sign.chanceOfSlip() : sign.chanceOfSlip(),
+                yes ? sign.chanceOfSlip() : 1 - sign.chanceOfSlip(),
                 text));
     }
 

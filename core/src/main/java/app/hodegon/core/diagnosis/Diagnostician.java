@@ -3,7 +3,9 @@ package app.hodegon.core.diagnosis;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Diagnosis.ChainLink;
 import app.hodegon.core.diagnosis.Diagnosis.Finding;
+import app.hodegon.core.swing.Checkpoint;
 import app.hodegon.core.swing.Handedness;
+import app.hodegon.core.swing.Measure;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Units;
 import app.hodegon.core.swing.Wording;
@@ -14,6 +16,7 @@ import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
+import java.util.Set;
 import java.util.function.UnaryOperator;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
@@ -121,6 +124,10 @@ public final class Diagnostician {
         List<Finding> findings = new ArrayList<>();
         for (Fault fault : Fault.values()) {
             double p = probability[fault.ordinal()];
+            Set<String> ofOtherBalls = clues.stream()
+                    .filter(clue -> clue.showing() instanceof Showing.OfBalls && !hasToDoWith(fault, clue.showing()))
+                    .map(Clue::id)
+                    .collect(Collectors.toSet());
             Stream<Evidence> carried = otherwise.stream()
                     .map(o -> new Evidence(
                             HISTORY,
@@ -135,6 +142,7 @@ public final class Diagnostician {
                             Catalogue.standard().reason(clue.showing(), fault).map(wording::say)));
             List<Evidence> evidence = Stream.concat(carried, today)
                     .filter(e -> Math.abs(e.weight()) >= WORTH_SAYING)
+                    .filter(e -> e.weight() > 0 || !ofOtherBalls.contains(e.id()))
                     .sorted(Comparator.comparingDouble(e -> -Math.abs(e.weight())))
                     .toList();
             boolean ownSeen = clues.stream()
@@ -149,6 +157,12 @@ public final class Diagnostician {
         }
         findings.sort(Comparator.comparingDouble(f -> -f.probability()));
         return List.copyOf(findings);
+    }
+
+    /** Whether a fault, or what it brings, shows this. */
+    private static boolean hasToDoWith(Fault fault, Showing showing) {
+        return Catalogue.standard().shownBy(showing).keySet().stream()
+                .anyMatch(shower -> shower == fault || Catalogue.standard().leadsTo(fault, shower));
     }
 
     private static double logOdds(double p) {
@@ -188,9 +202,41 @@ public final class Diagnostician {
                 .findFirst()
                 .or(() -> ofMovement.stream()
                         .filter(f -> f != first && !catalogue.leadsTo(first, f))
-                        .findFirst())
+                        .findFirst()
+                        .map(other -> rootInTheBody(likely, other)))
                 .ifPresent(focus::add);
         return List.copyOf(focus);
+    }
+
+    /** What the body lacks and so brings this fault; the fault itself where there is nothing of the kind. */
+    private static Fault rootInTheBody(List<Fault> likely, Fault fault) {
+        return likely.stream()
+                .filter(body -> body.ofTheBody() && Catalogue.standard().leadsTo(body, fault))
+                .findFirst()
+                .orElse(fault);
+    }
+
+    /** Moments at which so little is no accident any more. */
+    private static final int MOMENTS_RUNNING = 3;
+
+    /** The lower part of a corridor, as a share of it. */
+    private static final double LOW_SIDE = 1.0 / 3;
+
+    /** Within the school's corridor, but near its lower end at three moments running going back. */
+    private Optional<String> onTheLowSide(Observations seen) {
+        List<Checkpoint> low = new ArrayList<>();
+        for (Checkpoint at : List.of(Checkpoint.HIP_BACK, Checkpoint.ARM_BACK, Checkpoint.TOP)) {
+            PressureSchool.Corridor corridor = school.corridor(at);
+            double upTo = corridor.low() + LOW_SIDE * (corridor.high() - corridor.low());
+            boolean isLow = seen.readings().stream()
+                    .filter(r -> r.measure() == Measure.TRAIL_SHARE && r.at().equals(Optional.of(at)))
+                    .anyMatch(r -> r.value() >= corridor.low() && r.value() <= upTo);
+            if (isLow) low.add(at);
+        }
+        return low.size() < MOMENTS_RUNNING
+                ? Optional.empty()
+                : Optional.of("The load under the {trail} foot is inside what you teach, but on its low side from hip"
+                        + " back to the top: a little less and it is no load. Worth a look next time.");
     }
 
     private List<String> notes(List<Fault> likely, List<Fault> focus, Observations seen) {
@@ -215,6 +261,7 @@ public final class Diagnostician {
                     .ifPresent(root -> notes.add(fault.label() + " can come from "
                             + root.label().toLowerCase() + ": let it wait and look again once that has changed."));
         }
+        onTheLowSide(seen).ifPresent(notes::add);
         notes.addAll(LookAlikes.found(likely, seen, school, repeatability));
         return notes.stream().map(wording::say).toList();
     }

@@ -95,7 +95,7 @@ final class LookAhead {
         for (Sign sign : Sign.values()) {
             Cause cause = Clues.cause(new Showing.OfSign(sign));
             if (cause == null || seen.signs().containsKey(sign)) continue;
-            double gain = now - expected(outcomes(cause, Sign.CHANCE_OF_SLIP), posterior, joint, weights);
+            double gain = now - expected(outcomes(cause, sign.chanceOfSlip()), posterior, joint, weights);
             looks.add(new NextLook(new AtSign(sign), Math.max(0, gain), wording.say(sign.how())));
         }
         PLACES.forEach((place, limits) -> sources(place.measure()).stream()

@@ -46,7 +46,7 @@ final class Patterns {
                 : bothFeet(pattern, toes, repeatability);
     }
 
-    /** At the moment that speaks most for it; a foot that was not read could stand either way. */
+    /** At the moment that speaks most for it; one foot never speaks for both. */
     private static Optional<Chance> bothFeet(Pattern pattern, List<Reading> toes, Repeatability repeatability) {
         ToDoubleFunction<Reading> there = reading -> {
             double beyond = pattern.side() == Pattern.Side.TOES
@@ -57,12 +57,10 @@ final class Patterns {
         Chance best = null;
         for (Checkpoint at : pattern.moments()) {
             List<Reading> here = at(toes, at);
-            if (here.isEmpty()) continue;
+            if (here.stream().map(Reading::measure).distinct().count() < FEET.size()) continue;
             double all = 1;
             for (Reading reading : here) all *= there.applyAsDouble(reading);
-            boolean both = here.stream().map(Reading::measure).distinct().count() == FEET.size();
-            double otherwise = both ? (1 - all) / OTHERS : (all + 2 * (1 - all)) / OTHERS;
-            Chance chance = new Chance(all, otherwise, said(pattern, here));
+            Chance chance = new Chance(all, (1 - all) / OTHERS, said(pattern, here));
             if (best == null || chance.present() / chance.absent() > best.present() / best.absent()) best = chance;
         }
         return Optional.ofNullable(best);

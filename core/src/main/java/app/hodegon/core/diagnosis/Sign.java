@@ -241,6 +241,9 @@ public enum Sign implements Identified {
     /** Chance that a coach answers a sign wrongly either way; keeps a single slip from deciding everything. */
     public static final double CHANCE_OF_SLIP = 0.02;
 
+    /** The same of what stands still, with a club laid across it. */
+    private static final double CHANCE_OF_SLIP_AT_REST = 0.01;
+
     private final String id;
     private final Checkpoint at;
     private final Effort effort;
@@ -258,6 +261,16 @@ public enum Sign implements Identified {
     @Override
     public String id() {
         return id;
+    }
+
+    /** Whether it is plain to see: the player stands still and a club shows the line. */
+    public boolean isPlain() {
+        return this == HIPS_OPEN_AT_ADDRESS || this == HIPS_CLOSED_AT_ADDRESS;
+    }
+
+    /** Chance that it is answered wrongly. */
+    public double chanceOfSlip() {
+        return isPlain() ? CHANCE_OF_SLIP_AT_REST : CHANCE_OF_SLIP;
     }
 
     /** The checkpoint under which it is looked for. */

@@ -14,6 +14,9 @@ import java.util.Set;
 /** Fixes known to make a fault worse, found at work in what was seen or measured. */
 final class WrongFixes {
 
+    /** Load under the trail foot of who stands even, percent. */
+    private static final double EVEN = 50;
+
     private final Seen seen;
     private final PressureSchool school;
 
@@ -80,9 +83,14 @@ final class WrongFixes {
         return found;
     }
 
+    /** Whether the school sets it so on purpose. */
+    private boolean beginsOnTheLeadFoot() {
+        return school.corridor(Checkpoint.ADDRESS).high() <= EVEN;
+    }
+
     /** Seen so, or read below the school's corridor at address, by whatever source. */
     private boolean startsOnTheLeadFoot() {
-        return seen.sign(Sign.LEAD_HEAVY_AT_ADDRESS)
+        return seen.sign(Sign.LEAD_HEAVY_AT_ADDRESS) && !beginsOnTheLeadFoot()
                 || seen.below(
                         Measure.TRAIL_SHARE,
                         Checkpoint.ADDRESS,

@@ -31,7 +31,7 @@ record NetworkStudent(Set<Fault> faults, Map<Sign, Boolean> answers) {
         Map<Sign, Boolean> answers = new EnumMap<>(Sign.class);
         for (Sign sign : Sign.values()) {
             boolean shows = shows(sign, faults, random);
-            answers.put(sign, random.nextDouble() < Sign.CHANCE_OF_SLIP ? !shows : shows);
+            answers.put(sign, random.nextDouble() < sign.chanceOfSlip() ? !shows : shows);
         }
         return new NetworkStudent(faults, answers);
     }

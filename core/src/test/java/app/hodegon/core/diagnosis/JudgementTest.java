@@ -134,7 +134,12 @@ class JudgementTest {
             Set<String> answers = new java.util.HashSet<>();
             for (int i = 0; i <= 40; i++) {
                 double value = lowest + i * (highest - lowest) / 40;
-                Diagnosis diagnosis = read(new Reading(measure, at, value, source, 3));
+                Reading one = new Reading(measure, at, value, source, 3);
+                // One foot does not speak for two: the other one stands on its toes.
+                Measure otherFoot = measure == Measure.LEAD_TOE ? Measure.TRAIL_TOE : Measure.LEAD_TOE;
+                Diagnosis diagnosis = Patterns.FEET.contains(measure)
+                        ? read(one, new Reading(otherFoot, at, 80, source, 3))
+                        : read(one);
                 answers.add(diagnosis.faults().stream()
                         .sorted(java.util.Comparator.comparing(Diagnosis.Finding::fault))
                         .map(f -> "%.2f".formatted(f.probability()))
