@@ -303,6 +303,41 @@ describe("the plan page", () => {
     );
   });
 
+  it("makes a drill the coach's first choice from now on, and this plan's too", async () => {
+    const calls = open({
+      "GET /api/lessons/l1/plan": PLAN,
+      "PUT /api/lessons/l1/plan": laid,
+      "GET /api/first-choices": [],
+      "PUT /api/first-choices/sway/feel": [{ fault: "sway", rung: "feel", drills: ["edge-notice"] }],
+      "GET /api/lessons/l1/plan/alternatives?fault=sway&rung=feel": [
+        { drill: "disc-turn", why: "works directly on sway" },
+        { drill: "edge-notice", why: "works directly on sway" },
+      ],
+    });
+    fireEvent.focus(await screen.findByRole("button", { name: /Disc turn, feel, 70 reps/ }));
+    fireEvent.click(screen.getByRole("button", { name: "Swap the drill" }));
+    fireEvent.click(
+      await screen.findByRole("button", { name: "Edge noticing: my first choice from now on" }),
+    );
+    await waitFor(() =>
+      expect(terms(calls).edits?.chosen).toEqual([{ fault: "sway", rung: "feel", drill: "edge-notice" }]),
+    );
+    expect(calls.find((c) => c.request === "PUT /api/first-choices/sway/feel")?.body).toEqual({
+      drills: ["edge-notice"],
+    });
+  });
+
+  it("is cut into the coach's own sets", async () => {
+    const calls = open({ "GET /api/lessons/l1/plan": PLAN, "PUT /api/lessons/l1/plan": laid });
+    fireEvent.change(await screen.findByLabelText("Sets of"), { target: { value: "5" } });
+    await waitFor(() => expect(terms(calls)?.sets).toEqual({ size: 5 }));
+    await waitFor(() =>
+      expect(screen.getByLabelText("Reps a day without a ball")).toHaveProperty("disabled", false),
+    );
+    fireEvent.change(screen.getByLabelText("Reps a day without a ball"), { target: { value: "100" } });
+    await waitFor(() => expect(terms(calls).sets).toEqual({ size: 5, repsADay: 100 }));
+  });
+
   it("offers what would help, with its effect, and takes it with one tap", async () => {
     const calls = open({
       "GET /api/lessons/l1/plan": PLAN,

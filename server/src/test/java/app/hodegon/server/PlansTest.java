@@ -7,6 +7,7 @@ import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -186,6 +187,26 @@ class PlansTest {
         assertThat(laid.at("/plan/days").findValuesAsString("form")).contains("soft-ball");
         coach.put(plan, "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"kit\":[\"trampoline\"]}".formatted(from, next))
                 .refused(422);
+    }
+
+    @Test
+    void aCoachsOwnSetsAreTermsAndWildOnesAreRefused() {
+        String asked = "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"sets\":%s}";
+        JsonNode laid = coach.put(plan, asked.formatted(from, next, "{\"size\":5,\"repsADay\":40}"))
+                .expect(200)
+                .body();
+        assertThat(laid.at("/terms/sets/size").asInt()).isEqualTo(5);
+        assertThat(laid.at("/plan/days")
+                        .valueStream()
+                        .flatMap(day -> day.path("blocks").valueStream())
+                        .filter(block -> block.path("kind").asString().equals("main")
+                                && block.path("strikes").asInt() == 0))
+                .isNotEmpty()
+                .allMatch(block -> block.path("repsPerSet").asInt() == 5
+                        && block.path("sets").asInt() <= 8);
+        for (String wild : List.of("{\"size\":40}", "{\"repsADay\":600}", "{\"size\":-1}")) {
+            coach.put(plan, asked.formatted(from, next, wild)).refused(422);
+        }
     }
 
     @Test

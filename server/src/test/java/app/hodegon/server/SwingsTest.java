@@ -349,6 +349,7 @@ class SwingsTest {
         assertThat(said.toString(StandardCharsets.UTF_8)).contains("lunch");
         assertThat(new StandIn(out, out).run(List.of("--to", to, "--token", token, "--every", "0.5", "--swings", "1")))
                 .isZero();
+        until(page, line -> line.equals("event:swings"));
         assertThat(heard().path("swings")).hasSize(1);
         assertThat(heard().at("/swings/0/device").asString()).isEqualTo("Stand-in");
         assertThat(heard().at("/swings/0/warnings")).isEmpty();

@@ -46,6 +46,10 @@ final class Cautions {
         if (drills.stream().anyMatch(Cautions::standsOnProp)) {
             cautions.add("Props underfoot only on dry, even, clear ground with something to hold on to.");
         }
+        drills.stream()
+                .filter(d -> d.footing().notIn().contains(student.shoes()))
+                .forEach(d -> cautions.add(d.name() + ": at home only, and not in "
+                        + student.shoes().label().toLowerCase() + "."));
         if (drills.stream().anyMatch(d -> d.kit().contains(Equipment.SPIKES))) {
             cautions.add("Spikes slip on hard floors: grass only.");
         }

@@ -5,7 +5,7 @@ import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Step;
 import app.hodegon.core.plan.PlanRequest.Worked;
-import java.util.EnumMap;
+import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,6 +26,12 @@ final class Climb {
 
     private static final double ENOUGH = 1.5;
 
+    private record DrillOn(Rung rung, String drill) {
+        static DrillOn of(Step step) {
+            return new DrillOn(step.rung(), step.drill());
+        }
+    }
+
     private final Route route;
     private final List<Step> steps;
     private final int[] days;
@@ -39,7 +45,7 @@ final class Climb {
     private int repsOnStep;
     private boolean realBall;
 
-    private final Map<Rung, Integer> worked = new EnumMap<>(Rung.class);
+    private final Map<DrillOn, Integer> worked = new HashMap<>();
     private int keptUp;
     private int lastKeptUp = -1;
     private Optional<Block> lastMain = Optional.empty();
@@ -119,14 +125,14 @@ final class Climb {
         return oneThing && indexOf(step) == first && at == first;
     }
 
-    /** Practice days with a main block on this step's rung so far. */
+    /** Practice days with a main block of this step's drill on its rung so far: what stood in for it does not count. */
     int worked(Step step) {
         return before.apply(step).days(step.drill()) + laid(step);
     }
 
     /** Of them, those that are laid. */
     int laid(Step step) {
-        return worked.getOrDefault(step.rung(), 0);
+        return worked.getOrDefault(DrillOn.of(step), 0);
     }
 
     /** Whether a day with this main block would be one more of too many alike. */
@@ -153,7 +159,7 @@ final class Climb {
     void practised(Step step, Block main, boolean checked, int dayNumber) {
         alike = lastMain.filter(main::looksLike).isPresent() ? alike + 1 : 1;
         lastMain = Optional.of(main);
-        worked.merge(step.rung(), 1, Integer::sum);
+        worked.merge(DrillOn.of(step), 1, Integer::sum);
         if (keepsUp(step)) {
             keptUp++;
             lastKeptUp = dayNumber;

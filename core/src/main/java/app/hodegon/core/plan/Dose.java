@@ -25,7 +25,7 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
     /** Never more in one set. */
     static final int LARGEST_SET = 15;
 
-    private static final int SMALL_SET = 5;
+    static final int SMALL_SET = 5;
     private static final int LARGE_SET = 10;
     private static final int SHORT_REST = 20;
     private static final int LONG_REST = 60;
@@ -43,7 +43,7 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
     private static final int SET_UPS_WITH_BALLS_A_DAY = 36;
 
     /** Of one plain movement in a day, in a block of one thing. */
-    private static final int ONE_THING_A_DAY = 120;
+    static final int ONE_THING_A_DAY = 120;
 
     static Dose of(Plan.Step step, Drill drill, Form form) {
         return new Dose(drill, step.rung(), form, isSetUp(step.fault()));
@@ -99,11 +99,15 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
         return one.times(sets);
     }
 
+    /** A main block in sets of a size that the coach chose, as many as fit. */
+    Sets inSetsOf(int size, int seconds, int mostReps) {
+        Sets one = oneSet(size);
+        return one.times(Math.max(0, Math.min(seconds / one.seconds(), mostReps / one.repsPerSet())));
+    }
+
     /** In a block of one thing: tens to fifteens once it is no longer new. */
-    Sets oneThing(int seconds, double volume, boolean isNew) {
-        Sets one = oneSet(isNew ? LARGE_SET : LARGEST_SET);
-        return one.times(
-                Math.max(0, Math.min(seconds / one.seconds(), (int) (ONE_THING_A_DAY * volume) / one.repsPerSet())));
+    Sets oneThing(int seconds, int mostReps, boolean isNew) {
+        return inSetsOf(isNew ? LARGE_SET : LARGEST_SET, seconds, mostReps);
     }
 
     /**

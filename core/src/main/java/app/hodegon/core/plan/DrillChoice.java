@@ -139,7 +139,7 @@ final class DrillChoice {
             String items = missing.stream().map(e -> e.label().toLowerCase()).collect(Collectors.joining(" and "));
             return Optional.of(new Objection("needs " + items, false));
         }
-        if (drill.footing().notIn().contains(student.shoes())) {
+        if (!suitsTheShoes(drill) && !(drill.isDoneAt(Place.HOME) && places.contains(Place.HOME))) {
             String shoes = student.shoes().label().toLowerCase();
             return Optional.of(new Objection("not in " + shoes + ": other shoes, or none, for this one", true));
         }
@@ -227,10 +227,16 @@ final class DrillChoice {
         return request.student().form(place, rung);
     }
 
+    /** Whether it is done in the shoes this student plays in; at home there are others. */
+    private boolean suitsTheShoes(Drill drill) {
+        return !drill.footing().notIn().contains(request.student().shoes());
+    }
+
     /** Whether the ground suits the drill and the shoes it needs. */
     private boolean standsWell(Drill drill, Place place) {
         Ground ground = request.student().ground(place);
         if (drill.kit().contains(Equipment.SPIKES) && !ground.takesSpikes()) return false;
+        if (place != Place.HOME && !suitsTheShoes(drill)) return false;
         return drill.footing().onlyOn().isEmpty() || drill.footing().onlyOn().contains(ground);
     }
 

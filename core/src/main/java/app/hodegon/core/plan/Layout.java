@@ -424,11 +424,17 @@ final class Layout {
             boolean keepsUp = work.climb().keepsUp(work.step());
             if (keepsUp) volume *= KEPT_UP_SHARE;
             else if (work.climb().waits(work.step())) volume *= WAITING_SHARE;
-            boolean inFives = isNew || request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
             boolean oneThing = work.climb().isOneThing(work.step());
-            Dose.Sets sets = oneThing
-                    ? work.dose().oneThing(seconds, volume, isNew)
-                    : work.dose().main(seconds, (int) (work.dose().mostReps() * volume), inFives);
+            boolean shortSets = request.edits().shortSets().contains(new Edits.StepId(work.fault(), rung));
+            OwnSets own = request.settings().sets();
+            Optional<Integer> size = shortSets ? Optional.of(Dose.SMALL_SET) : own.size();
+            int usual = oneThing ? Dose.ONE_THING_A_DAY : work.dose().mostReps();
+            int most = (int) ((rung.withBall() ? usual : own.repsADay().orElse(usual)) * volume);
+            Dose.Sets sets = size.map(n -> work.dose().inSetsOf(n, seconds, most))
+                    .filter(s -> s.sets() > 0)
+                    .orElseGet(() -> oneThing
+                            ? work.dose().oneThing(seconds, most, isNew)
+                            : work.dose().main(seconds, most, isNew));
             if (sets.sets() == 0) return Optional.empty();
             Block block = work.dose().block(sets, work.step(), Kind.MAIN, cue(work.step()));
             if (!oneThing) block = changed(block, work, refreshed, alone);

@@ -106,12 +106,25 @@ public record PlanRequest(
      * @param oneThing a block of one thing: one plain movement in 700 to 1,000 reps before anything else
      * @param lessonCheck whether the next lesson begins with ten scored balls that count as a check
      * @param first the drills this coach uses first
+     * @param sets how the coach wants the work cut
      */
-    public record Settings(boolean oneThing, boolean lessonCheck, FirstChoices first) {
-        public static final Settings USUAL = new Settings(false, false, FirstChoices.NONE);
+    public record Settings(boolean oneThing, boolean lessonCheck, FirstChoices first, OwnSets sets) {
+        public static final Settings USUAL = new Settings(false, false, FirstChoices.NONE, OwnSets.USUAL);
 
         Settings checking() {
-            return new Settings(oneThing, true, first);
+            return new Settings(oneThing, true, first, sets);
+        }
+
+        public Settings ofOneThing() {
+            return new Settings(true, lessonCheck, first, sets);
+        }
+
+        public Settings with(FirstChoices others) {
+            return new Settings(oneThing, lessonCheck, others, sets);
+        }
+
+        public Settings with(OwnSets others) {
+            return new Settings(oneThing, lessonCheck, first, others);
         }
     }
 

@@ -74,6 +74,7 @@ final class Warnings {
         ballsNowhere();
         if (!days.isEmpty() && totals.reps() < NEARLY_ALL * totals.wantedReps()) volumeShort();
         minutesUnused();
+        ownRepsEased();
         refuseTraps();
         edited();
         return List.copyOf(warnings);
@@ -246,10 +247,28 @@ final class Warnings {
                 && mains(day).stream().allMatch(b -> b.reps() + b.repsPerSet() > most(b));
     }
 
+    /** What a coach asks for a day is an adult's. */
+    private void ownRepsEased() {
+        if (student.age().volume() == 1) return;
+        request.settings()
+                .sets()
+                .repsADay()
+                .ifPresent(reps -> warn(
+                        "own-reps-eased",
+                        "%d reps a day are %d for a student of this age (%s)."
+                                .formatted(
+                                        reps,
+                                        (int) (reps * student.age().volume()),
+                                        student.age().label().toLowerCase())));
+    }
+
     private double most(Block block) {
         Drill drill = library.drill(block.drill());
-        return new Dose(drill, block.rung(), block.form(), Dose.isSetUp(block.fault())).mostReps()
-                * Layout.volume(student, drill);
+        int usual = new Dose(drill, block.rung(), block.form(), Dose.isSetUp(block.fault())).mostReps();
+        int most = block.rung().withBall()
+                ? usual
+                : request.settings().sets().repsADay().orElse(usual);
+        return most * Layout.volume(student, drill);
     }
 
     private static List<Block> mains(Day day) {

@@ -48,7 +48,7 @@ class FirstChoicesTest {
                         Set.of(),
                         LocalDate.of(2026, 12, 1),
                         LocalDate.of(2026, 12, 15))
-                .with(new PlanRequest.Settings(false, false, first));
+                .with(PlanRequest.Settings.USUAL.with(first));
     }
 
     private static Step sway(Set<Joint> flags, String... order) {

@@ -161,7 +161,7 @@ class PlanJudgementTest {
     @Test
     void aBlockOfOneThingIsChosenOnPurpose() {
         PlanRequest usual = request(student(week(Place.HOME, 5, 30)), Approach.DEFAULT, 28, Fault.SWAY);
-        Plan one = PLANNER.plan(usual.with(new PlanRequest.Settings(true, false, FirstChoices.NONE)));
+        Plan one = PLANNER.plan(usual.with(PlanRequest.Settings.USUAL.ofOneThing()));
         List<Day> first = one.days().subList(0, 6);
         assertThat(first).allSatisfy(d -> {
             assertThat(main(d).looksLike(main(first.get(0)))).isTrue();
@@ -232,6 +232,31 @@ class PlanJudgementTest {
                 .map(b -> b.condition().map(HalfStep::id).orElse("plain"))
                 .toList();
         assertThat(conditions).startsWith("move-1", "move-2", "move-3");
+    }
+
+    /** A day with what stands in for a set is none of its days: who comes back goes on with the move that is due. */
+    @Test
+    void aSetCountsItsOwnDays() {
+        Map<DayOfWeek, Slot> slots = new EnumMap<>(DayOfWeek.class);
+        List.of(DayOfWeek.TUESDAY, DayOfWeek.WEDNESDAY).forEach(d -> slots.put(d, new Slot(20, Place.NET)));
+        List.of(DayOfWeek.THURSDAY, DayOfWeek.FRIDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY)
+                .forEach(d -> slots.put(d, new Slot(20, Place.HOME)));
+        Edits.StepId feel = new Edits.StepId(Fault.NO_LOAD, Rung.FEEL);
+        PlanRequest request = request(student(new Week(slots)), Approach.DEFAULT, 21, Fault.NO_LOAD)
+                .with(new Edits(List.of(), Set.of(), Map.of(feel, "press-in-three"), Set.of()));
+        List<Block> onFeel = PLANNER.plan(request).days().stream()
+                .map(PlanJudgementTest::main)
+                .filter(b -> b.rung() == Rung.FEEL)
+                .toList();
+        assertThat(onFeel)
+                .extracting(Block::drill)
+                .as("something stands in at the net first")
+                .startsWith("rocking-start");
+        assertThat(onFeel.stream()
+                        .filter(b -> b.drill().equals("press-in-three"))
+                        .map(b -> b.condition().map(HalfStep::id).orElse("plain"))
+                        .toList())
+                .startsWith("move-1");
     }
 
     @Test
@@ -376,7 +401,7 @@ class PlanJudgementTest {
                 AgeBand.ADULT,
                 Set.of(),
                 EnumSet.allOf(Equipment.class),
-                withRange(week(Place.HOME, 3, 20)),
+                week(Place.RANGE, 3, 20),
                 Shoes.SPIKES,
                 List.of());
         Plan soft = plan(spikes, 21, Fault.NO_LOAD);

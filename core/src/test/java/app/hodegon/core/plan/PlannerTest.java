@@ -179,6 +179,31 @@ class PlannerTest {
         assertThat(plan.cautions()).anyMatch(c -> c.contains("flagged joint"));
     }
 
+    /** Shoes are of the block: at home the spikes come off. */
+    @Test
+    void softPropsAreForHomeWhereSomebodyPlaysInSpikes() {
+        Student spiked = new Student(
+                Handedness.RIGHT,
+                Level.IMPROVER,
+                AgeBand.ADULT,
+                Set.of(),
+                Set.of(Equipment.HALF_BALLS),
+                WEEK,
+                Shoes.SPIKES,
+                List.of());
+        Plan plan = plan(spiked, Fault.NO_LOAD);
+        assertThat(plan.days())
+                .filteredOn(d -> d.place() == Place.HOME)
+                .flatExtracting(Day::blocks)
+                .extracting(Block::drill)
+                .contains("arch-press");
+        assertThat(plan.days())
+                .filteredOn(d -> d.place() != Place.HOME)
+                .flatExtracting(Day::blocks)
+                .allMatch(b -> !LIBRARY.drill(b.drill()).footing().notIn().contains(Shoes.SPIKES));
+        assertThat(plan.cautions()).contains("Arch press: at home only, and not in spikes.");
+    }
+
     @Test
     void homeOnlySaysThatNoBallWillBeHit() {
         Week home = new Week(Map.of(DayOfWeek.MONDAY, new Slot(10, Place.HOME)));
@@ -305,7 +330,9 @@ class PlannerTest {
                 if (drill.kit().contains(Equipment.SPIKES)) {
                     assertThat(student.ground(day.place()).takesSpikes()).isTrue();
                 }
-                assertThat(drill.footing().notIn()).doesNotContain(student.shoes());
+                if (day.place() != Place.HOME) {
+                    assertThat(drill.footing().notIn()).doesNotContain(student.shoes());
+                }
                 if (block.rung() == Rung.PREPARE) assertThat(block.speed()).isZero();
                 else assertThat(block.speed()).isBetween(20, 100);
                 block.condition().ifPresent(c -> {

@@ -8,7 +8,6 @@ import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
-import app.hodegon.core.plan.FirstChoices;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
@@ -99,7 +98,10 @@ class DraftController {
                         likely,
                         request.from(),
                         request.nextLesson())
-                .with(new PlanRequest.Settings(Boolean.TRUE.equals(request.oneThing()), false, FirstChoices.NONE));
+                .with(
+                        Boolean.TRUE.equals(request.oneThing())
+                                ? PlanRequest.Settings.USUAL.ofOneThing()
+                                : PlanRequest.Settings.USUAL);
     }
 
     private static Student student(DraftStudent entry) {

@@ -8,6 +8,7 @@ import app.hodegon.core.plan.Edits.Dropped;
 import app.hodegon.core.plan.Edits.Locked;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.FirstChoices;
+import app.hodegon.core.plan.OwnSets;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Student;
@@ -43,6 +44,7 @@ import java.util.stream.Stream;
  * @param kit what the student will have for it besides their own; null for nothing
  * @param unspared sore joints that the coach no longer spares; null for none
  * @param firstChoices what the coach used first when it was drafted; null for as the coach has it now
+ * @param sets how the coach wants the work cut; null for as usual
  */
 public record PlanTerms(
         @NotNull LocalDate from,
@@ -55,7 +57,8 @@ public record PlanTerms(
         Boolean lessonCheck,
         @Size(max = 40) List<@NotNull @Size(max = 20) String> kit,
         @Size(max = 10) List<@NotNull @Size(max = 20) String> unspared,
-        @Size(max = 130) List<@NotNull @Valid FirstChoiceEntry> firstChoices) {
+        @Size(max = 130) List<@NotNull @Valid FirstChoiceEntry> firstChoices,
+        @Valid SetsEntry sets) {
 
     public record EditsEntry(
             @NotNull @Size(max = 200) List<@NotNull @Valid LockedEntry> locked,
@@ -154,6 +157,16 @@ public record PlanTerms(
             @NotNull @Size(max = 20) String rung,
             @NotNull @Size(max = FirstChoices.MOST) List<@NotNull @Size(max = 60) String> drills) {}
 
+    /**
+     * @param size reps in a set; null for as usual
+     * @param repsADay main reps on a day without a ball; null for as usual
+     */
+    public record SetsEntry(Integer size, Integer repsADay) {
+        OwnSets toSets() {
+            return new OwnSets(Optional.ofNullable(size), Optional.ofNullable(repsADay));
+        }
+    }
+
     public record StepEntry(
             @NotNull @Size(max = 40) String fault,
             @NotNull @Size(max = 20) String rung) {}
@@ -169,7 +182,7 @@ public record PlanTerms(
 
     /** Without edits, in the student's own week. */
     public static PlanTerms between(LocalDate from, LocalDate nextLesson) {
-        return new PlanTerms(from, nextLesson, null, false, null, false, false, null, null, null, null);
+        return new PlanTerms(from, nextLesson, null, false, null, false, false, null, null, null, null, null);
     }
 
     /** With what the coach decided about it. */
@@ -185,13 +198,25 @@ public record PlanTerms(
                 lessonCheck,
                 kit,
                 unspared,
-                firstChoices);
+                firstChoices,
+                sets);
     }
 
     /** With or without ten scored balls at the start of the next lesson. */
     PlanTerms checking(boolean check) {
         return new PlanTerms(
-                from, nextLesson, week, firstFaultOnly, edits, smaller, oneThing, check, kit, unspared, firstChoices);
+                from,
+                nextLesson,
+                week,
+                firstFaultOnly,
+                edits,
+                smaller,
+                oneThing,
+                check,
+                kit,
+                unspared,
+                firstChoices,
+                sets);
     }
 
     /** Asking for less each day, or again for what the week has. */
@@ -207,7 +232,8 @@ public record PlanTerms(
                 lessonCheck,
                 kit,
                 unspared,
-                firstChoices);
+                firstChoices,
+                sets);
     }
 
     /** Without what would keep these drills in the plan. */
@@ -264,7 +290,8 @@ public record PlanTerms(
                         .distinct()
                         .toList(),
                 unspared,
-                firstChoices);
+                firstChoices,
+                sets);
     }
 
     /** With what the coach uses first, where they do not say. */
@@ -285,11 +312,13 @@ public record PlanTerms(
                         .map(e -> new FirstChoiceEntry(
                                 e.getKey().fault().id(), e.getKey().rung().id(), e.getValue()))
                         .sorted(Comparator.comparing(FirstChoiceEntry::fault).thenComparing(FirstChoiceEntry::rung))
-                        .toList());
+                        .toList(),
+                sets);
     }
 
     PlanRequest.Settings settings() {
-        return new PlanRequest.Settings(oneThing, lessonCheck != null && lessonCheck, first());
+        OwnSets own = sets == null ? OwnSets.USUAL : Invalid.in("sets", sets::toSets);
+        return new PlanRequest.Settings(oneThing, lessonCheck != null && lessonCheck, first(), own);
     }
 
     FirstChoices first() {
