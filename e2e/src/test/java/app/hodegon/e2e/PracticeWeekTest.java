@@ -92,7 +92,8 @@ class PracticeWeekTest {
         button(phone, "Easier").click();
         assertThat(phone.getByText("Easier now.")).isVisible();
         button(phone, "Lost it").click();
-        assertThat(phone.getByText("Lost: one set on the rung below")).isVisible();
+        // On its lowest rung a drill has none below: then it is the easier form.
+        assertThat(phone.getByText(Pattern.compile("^Lost: one set "))).isVisible();
         while (!button(phone, "Back to the block").isVisible())
             button(phone, "Good").click();
         button(phone, "Back to the block").click();
