@@ -65,13 +65,12 @@ describe("a day on a phone without a signal", () => {
     expect(held(locked, PLAN, rungs({ ...good, good: 3 }), [])).toEqual(locked);
   });
 
-  it("leaves the tries of a range session above it", () => {
-    const range = day("2026-12-05", "range", on("rehearse"), on("rehearse", "check"), on("short", "try"));
-    expect(rungsOf(held(range, PLAN, rungs({ ...good, good: 3 }), []))).toEqual([
-      "main feel",
-      "check feel",
-      "try short",
-    ]);
+  it("leaves of a range session's tries one after a check that was not good, and all after a good one", () => {
+    const tries = [on("short", "try"), on("build", "try")];
+    const range = day("2026-12-05", "range", on("rehearse"), on("rehearse", "check"), ...tries);
+    const left = (set: typeof good) => rungsOf(held(range, PLAN, rungs(set), []));
+    expect(left({ ...good, good: 3 })).toEqual(["main feel", "check feel", "try short"]);
+    expect(left(good)).toEqual(["main feel", "check feel", "try short", "try build"]);
   });
 
   it("counts the checks that wait to be sent", () => {

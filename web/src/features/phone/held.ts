@@ -33,7 +33,8 @@ export function scoredIn(kept: Kept[]): Scored[] {
 
 /**
  * A day without a signal by the same rule as with one: no work above a gate that a check left open. What the day has above
- * it gives way to the latest day's work on that gate's rung; what the coach locked stays, and so do the first few balls.
+ * it gives way to the latest day's work on that gate's rung; what the coach locked stays, and so do the first few balls. Of the
+ * tries above a gate whose last check was not good one is left.
  */
 export function held(day: PlanDay, plan: Running, rungs: Me["rungs"], scored: Scored[]): PlanDay {
   const setsOf = (step: Step) => [
@@ -66,15 +67,24 @@ export function held(day: PlanDay, plan: Running, rungs: Me["rungs"], scored: Sc
       .flatMap((d) => d.blocks)
       .find((b) => b.fault === block.fault && b.rung === rung && b.kind === block.kind);
   };
+  const lastWasBad = (step: Step) => {
+    const last = setsOf(step).at(-1);
+    return last !== undefined && (last.good / last.of) * step.gate!.of < step.gate!.good;
+  };
   const worked = new Set<string>();
-  const blocks = day.blocks.map((block) => {
+  const tried = new Set<string>();
+  const blocks = day.blocks.flatMap((block) => {
     const firstBalls = block.kind === "main" && worked.has(block.fault);
     if (block.kind === "main") worked.add(block.fault);
     const gate = openGate(block.fault);
-    if (!gate || block.locked || firstBalls || block.kind === "try" || setsOf(gate).length === 0)
-      return block;
+    if (!gate || block.locked || firstBalls || setsOf(gate).length === 0) return [block];
+    if (block.kind === "try") {
+      const more = tried.has(block.fault) && lastWasBad(gate);
+      tried.add(block.fault);
+      return more ? [] : [block];
+    }
     const above = place(block.fault, block.rung) > place(gate.fault, gate.rung);
-    return (above && instead(block, gate.rung)) || block;
+    return [(above && instead(block, gate.rung)) || block];
   });
   return { ...day, blocks };
 }

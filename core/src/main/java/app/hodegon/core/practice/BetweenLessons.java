@@ -116,7 +116,7 @@ public final class BetweenLessons {
         Book noticed = new Book();
         Book firstTen = new Book();
         for (PracticeSession session : words.sessions()) {
-            for (BlockResult block : session.blocks()) {
+            for (BlockResult block : session.work()) {
                 block.told().club().ifPresent(club -> byClub.solid(session.day(), block, club));
                 notice(block, library).ifPresent(notice -> noticed.noticed(session.day(), block, notice));
                 if (block.aside().equals(Optional.of(Aside.FIRST_TEN)) && block.judged() > 0) {

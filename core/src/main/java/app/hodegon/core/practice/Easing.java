@@ -45,10 +45,10 @@ public final class Easing {
     /** Where each fault may be worked at most: on the rung that hurt, or else on the highest of that day. */
     private static Map<Fault, Rung> highest(PracticeSession session, String hurt) {
         Map<Fault, Rung> highest = new EnumMap<>(Fault.class);
-        for (BlockResult block : session.blocks()) {
+        for (BlockResult block : session.work()) {
             highest.merge(block.fault(), block.rung(), (a, b) -> a.compareTo(b) > 0 ? a : b);
         }
-        session.blocks().stream()
+        session.work().stream()
                 .filter(b -> b.drill().equals(hurt) && b.kind() != Kind.REFRESH)
                 .forEach(b -> highest.merge(b.fault(), b.rung(), Easing::lower));
         return highest;

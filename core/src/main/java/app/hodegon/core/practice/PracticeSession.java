@@ -43,8 +43,14 @@ public record PracticeSession(
         }
     }
 
+    /** What was done of the day's work: tries stand above it and do not count. */
+    public List<BlockResult> work() {
+        return blocks.stream().filter(b -> b.kind() != Kind.TRY).toList();
+    }
+
+    /** Reps of the day's work. */
     public int reps() {
-        return blocks.stream().mapToInt(BlockResult::reps).sum();
+        return work().stream().mapToInt(BlockResult::reps).sum();
     }
 
     /** Every ball of the day. */

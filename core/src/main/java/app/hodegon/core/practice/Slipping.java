@@ -35,7 +35,7 @@ final class Slipping {
     private static List<Attention> noticed(List<PracticeSession> practice, DrillLibrary library) {
         Map<String, List<Said>> byDrill = new LinkedHashMap<>();
         for (PracticeSession session : practice) {
-            for (BlockResult block : session.blocks()) {
+            for (BlockResult block : session.work()) {
                 if (!library.has(block.drill())) continue;
                 block.told().noticed().stream()
                         .filter(n -> !n.isEmpty())

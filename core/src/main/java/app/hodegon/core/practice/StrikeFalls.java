@@ -47,7 +47,7 @@ final class StrikeFalls {
         for (PracticeSession session : practice) {
             Map<Optional<Like>, Tally> today = new LinkedHashMap<>();
             today.put(Optional.empty(), session.balls());
-            session.blocks()
+            session.work()
                     .forEach(b -> today.merge(
                             Optional.of(new Like(b.rung(), b.form())),
                             Ball.tally(b.told().balls()),

@@ -88,8 +88,12 @@ public record PlanView(
             @NotNull double minutes,
             @NotNull List<BlockView> blocks) {
 
+        /** Of the day's work: nobody owes a try. */
         int reps() {
-            return blocks.stream().mapToInt(BlockView::reps).sum();
+            return blocks.stream()
+                    .filter(b -> !b.kind().equals(Plan.Kind.TRY.id()))
+                    .mapToInt(BlockView::reps)
+                    .sum();
         }
 
         /** The day as the core compares it. */
