@@ -1,5 +1,6 @@
 package app.hodegon.core.plan;
 
+import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
@@ -97,6 +98,10 @@ final class Climb {
     Optional<Step> firstBalls(Place place) {
         if (steps.isEmpty() || steps.get(at).rung().withBall()) return Optional.empty();
         return Optional.ofNullable(route.firstBalls().get(place));
+    }
+
+    Fault fault() {
+        return route.fault();
     }
 
     /** The steps with a ball above this rung, the lowest first; the course is not tried. */

@@ -51,15 +51,8 @@ final class Layout {
     /** Where it hurt. */
     private static final double EASED_SHARE = 0.5;
 
-    /** Short balls before their rung: so many at least, in at most this share of the time. */
-    private static final int FIRST_BALLS = 5;
-
+    /** Short balls before their rung take at most this share of the time. */
     private static final double FIRST_BALLS_SHARE = 0.4;
-
-    /** A range hour holds so many balls, whatever the level and the age. */
-    private static final int FEWEST_BALLS_AN_HOUR = 25;
-
-    private static final int MOST_BALLS_AN_HOUR = 60;
 
     /** Of a session's balls so many are the short ones, where the climb has not come to them. */
     private static final double SHORT_SHARE = 0.5;
@@ -142,6 +135,8 @@ final class Layout {
         private final Week.Slot slot;
         private final int dayNumber;
         private final boolean eased;
+        private final RangeSession session;
+        private final Climb leading;
         private final List<Work> works = new ArrayList<>();
 
         DayInTheMaking(LocalDate date, List<Climb> climbs, int dayNumber) {
@@ -152,6 +147,8 @@ final class Layout {
                     .ease()
                     .filter(e -> date.isBefore(e.before()))
                     .isPresent();
+            this.session = new RangeSession(request, library, choice, date);
+            this.leading = climbs.get(0);
             for (int i = 0; i < climbs.size(); i++) {
                 Climb climb = climbs.get(i);
                 Fault fault = routes.get(i).fault();
@@ -277,75 +274,13 @@ final class Layout {
                     && slot.place().ballsAllowed();
         }
 
-        /** How many balls a session of these minutes holds, as level and age allow; at most half for a flagged joint. */
-        private int ballsOfTheSession(Drill drill) {
-            double anHour = Math.max(
-                    FEWEST_BALLS_AN_HOUR,
-                    Math.min(
-                            MOST_BALLS_AN_HOUR,
-                            student.level().ballsAnHour() * student.age().volume()));
-            return (int) Math.ceil(anHour * slot.minutes() / 60 * share(student, drill));
-        }
-
-        /**
-         * What is left of a session with balls climbs on: above the day's rung to the shoulder and to the full swing, a few
-         * balls each, as tries that do not count. Where a check left a gate open it is one rung and no more; at the top
-         * the session ends with more of the same.
-         */
         private List<Block> tries(List<Block> laid) {
-            Fault fault = routes.get(0).fault();
-            Optional<Block> highest = laid.stream()
-                    .filter(b -> b.fault() == fault)
-                    .reduce((low, high) -> high.rung().compareTo(low.rung()) > 0 ? high : low);
-            if (!ballsBeforeTheirRung() || highest.isEmpty()) return List.of();
-            List<Step> steps = triedAbove(highest.get(), laid);
-            if (leftOpen(fault) && steps.size() > 1) steps = steps.subList(0, 1);
-            List<Block> tries = new ArrayList<>();
-            int seconds = slot.minutes() * 60 - Dose.SET_UP_SECONDS - seconds(laid);
-            int hit = laid.stream().mapToInt(Block::strikes).sum();
-            for (int i = 0; i < steps.size(); i++) {
-                Step step = steps.get(i);
-                int parts = steps.size() - i;
-                // Fewer than a handful tell nothing, where the hour still holds them.
-                int wanted = (int) Math.ceil((double) (ballsOfTheSession(drill(step)) - hit) / parts);
-                int most = MOST_BALLS_AN_HOUR * slot.minutes() / 60 - hit;
-                int balls = Math.min(most, Math.max(FIRST_BALLS, wanted));
-                Dose.Sets sets = dose(step, slot.place()).strikes(seconds / parts, Math.max(0, balls));
-                if (sets.sets() == 0) break;
-                tries.add(dose(step, slot.place()).block(sets, step, Kind.TRY, cue(step)));
-                seconds -= sets.seconds();
-                hit += sets.strikes();
-            }
-            return tries;
-        }
-
-        /** One step for each rung above, without a gap: the route's, or on with the drill of the rung below. */
-        private List<Step> triedAbove(Block highest, List<Block> laid) {
-            Set<String> drills = new TreeSet<>();
-            laid.forEach(b -> drills.add(b.drill()));
-            List<Step> tried = new ArrayList<>();
-            Step below = new Step(highest.rung(), highest.fault(), highest.drill(), Optional.empty(), "");
-            for (Step above : works.get(0).climb().ballsAbove(highest.rung())) {
-                Step onWith = new Step(above.rung(), above.fault(), below.drill(), Optional.empty(), "");
-                Optional<Step> step = Stream.of(above, onWith)
-                        .filter(s -> choice.worksOn(drill(s), s.fault(), s.rung()) && possible(s, slot.place()))
-                        .filter(s -> drill(s).after().stream().allMatch(student::hasPassed))
-                        .filter(s -> drills.contains(s.drill()) || drills.size() < MOST_DRILLS_A_DAY)
-                        .findFirst();
-                if (step.isEmpty() || request.edits().dropped(date, above.fault(), above.rung(), Kind.TRY)) break;
-                drills.add(step.get().drill());
-                below = step.get();
-                tried.add(below);
-            }
-            return tried.isEmpty() && below.rung().withBall() ? List.of(below) : tried;
-        }
-
-        /** Whether the last check of this fault was not good. */
-        private boolean leftOpen(Fault fault) {
-            return request.lowestOpen(fault)
-                    .filter(rung ->
-                            !request.worked(new Edits.StepId(fault, rung)).oneGood())
-                    .isPresent();
+            if (!ballsBeforeTheirRung()) return List.of();
+            int left = slot.minutes() * 60 - Dose.SET_UP_SECONDS - seconds(laid);
+            return session.above(laid, leading, left, step -> dose(step, slot.place())).stream()
+                    .map(part ->
+                            dose(part.step(), slot.place()).block(part.sets(), part.step(), Kind.TRY, cue(part.step())))
+                    .toList();
         }
 
         /** Short balls for the first fault, where balls may be hit and its climb has not come to them. */
@@ -363,7 +298,7 @@ final class Layout {
                     .flatMap(step -> {
                         Dose dose = dose(step, slot.place());
                         int wanted = (int) Math.ceil(Math.max(
-                                FIRST_BALLS * volume(drill(step)), SHORT_SHARE * ballsOfTheSession(drill(step))));
+                                RangeSession.HANDFUL * volume(drill(step)), SHORT_SHARE * session.balls(drill(step))));
                         int one = dose.strikes(Integer.MAX_VALUE / 2, 1).seconds();
                         Dose.Sets rounds = dose.strikes((int) Math.max(one, seconds * FIRST_BALLS_SHARE), wanted);
                         return rounds.sets() == 0 || rounds.seconds() > seconds

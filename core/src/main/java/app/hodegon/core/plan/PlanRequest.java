@@ -141,18 +141,7 @@ public record PlanRequest(
             Set<Fault> likely,
             LocalDate from,
             LocalDate nextLesson) {
-        this(
-                student,
-                approach,
-                focus,
-                likely,
-                Set.of(),
-                from,
-                nextLesson,
-                Set.of(),
-                Edits.NONE,
-                Settings.USUAL,
-                SoFar.NOTHING);
+        this(student, approach, focus, likely, from, nextLesson, Set.of(), Edits.NONE);
     }
 
     /** Laid as usual. */

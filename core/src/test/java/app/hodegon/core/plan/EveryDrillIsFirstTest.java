@@ -7,7 +7,6 @@ import app.hodegon.core.approach.Choice;
 import app.hodegon.core.approach.PressureSchool;
 import app.hodegon.core.diagnosis.Catalogue;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.diagnosis.Showing;
 import app.hodegon.core.diagnosis.Sign;
 import app.hodegon.core.drill.Drill;
@@ -15,10 +14,6 @@ import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
-import app.hodegon.core.drill.Shoes;
-import app.hodegon.core.swing.Handedness;
-import java.time.DayOfWeek;
-import java.time.LocalDate;
 import java.util.EnumMap;
 import java.util.EnumSet;
 import java.util.List;
@@ -41,12 +36,6 @@ import org.junit.jupiter.params.provider.MethodSource;
 class EveryDrillIsFirstTest {
 
     private static final DrillLibrary LIBRARY = DrillLibrary.standard();
-
-    private static final Week WEEK = new Week(Map.of(
-            DayOfWeek.MONDAY, new Week.Slot(15, Place.HOME),
-            DayOfWeek.WEDNESDAY, new Week.Slot(15, Place.HOME),
-            DayOfWeek.FRIDAY, new Week.Slot(15, Place.HOME),
-            DayOfWeek.SATURDAY, new Week.Slot(60, Place.RANGE)));
 
     static Stream<Drill> drills() {
         return LIBRARY.all().stream();
@@ -71,14 +60,18 @@ class EveryDrillIsFirstTest {
                         Stream.of(Choice.values())
                                 .map(c -> new Approach(Approach.DEFAULT.school(), Map.of(c.question(), c))))
                 .toList();
-        List<Week> weeks = List.of(WEEK, everyDay(Place.HOME), everyDay(Place.RANGE), everyDay(Place.NET));
+        List<Week> weeks = List.of(
+                Requests.USUAL_WEEK,
+                Requests.everyDay(30, Place.HOME),
+                Requests.everyDay(30, Place.RANGE),
+                Requests.everyDay(30, Place.NET));
         List<Set<Equipment>> kits = List.of(Set.of(), Set.of(Equipment.ROD), EnumSet.allOf(Equipment.class));
         int drafts = 0;
         for (Fault fault : Fault.values()) {
             for (Approach approach : approaches) {
                 for (Set<Equipment> kit : kits) {
                     for (Week week : weeks) {
-                        PlanRequest request = request(student(kit, week, List.of()), fault, approach, Set.of(), 28);
+                        PlanRequest request = Requests.of(Requests.improver(week, Set.of(), kit), approach, 28, fault);
                         never.removeAll(laid(request));
                         drafts++;
                     }
@@ -88,11 +81,6 @@ class EveryDrillIsFirstTest {
         assertThat(drafts).isGreaterThan(700);
         // It takes two answers of a coach.
         assertThat(never).containsExactly("across-in-three");
-    }
-
-    private static Week everyDay(Place place) {
-        return new Week(
-                Stream.of(DayOfWeek.values()).collect(Collectors.toMap(day -> day, day -> new Week.Slot(30, place))));
     }
 
     private static Set<String> laid(PlanRequest request) {
@@ -156,23 +144,8 @@ class EveryDrillIsFirstTest {
                 .map(LIBRARY::drill)
                 .map(d -> new Student.Done(d.id(), Rung.FEEL, true))
                 .toList();
-        return request(student(kit, WEEK, before), fault, approach, signs, days);
-    }
-
-    private static Student student(Set<Equipment> kit, Week week, List<Student.Done> before) {
-        return new Student(Handedness.RIGHT, Level.IMPROVER, AgeBand.ADULT, Set.of(), kit, week, Shoes.SOFT, before);
-    }
-
-    private static PlanRequest request(Student student, Fault fault, Approach approach, Set<Sign> signs, int days) {
-        LocalDate from = LocalDate.of(2026, 12, 1);
-        return new PlanRequest(
-                        student,
-                        approach,
-                        List.of(new PlanRequest.Focus(fault, Grade.LIKELY)),
-                        Set.of(fault),
-                        from,
-                        from.plusDays(days))
-                .seeing(signs);
+        Student student = Requests.improver(Requests.USUAL_WEEK, Set.of(), kit).after(before);
+        return Requests.of(student, approach, days, fault).seeing(signs);
     }
 
     private static boolean isFirst(Drill drill, PlanRequest request) {

@@ -5,19 +5,13 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Joint;
-import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
-import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Step;
-import app.hodegon.core.swing.Handedness;
-import java.time.DayOfWeek;
-import java.time.LocalDate;
 import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
@@ -32,22 +26,9 @@ class FirstChoicesTest {
     private static final DrillLibrary LIBRARY = DrillLibrary.standard();
     private static final Planner PLANNER = new Planner(LIBRARY);
     private static final StepId FEEL = new StepId(Fault.SWAY, Rung.FEEL);
-    private static final Week WEEK = new Week(Map.of(
-            DayOfWeek.MONDAY, new Week.Slot(15, Place.HOME),
-            DayOfWeek.WEDNESDAY, new Week.Slot(15, Place.HOME),
-            DayOfWeek.FRIDAY, new Week.Slot(15, Place.HOME),
-            DayOfWeek.SATURDAY, new Week.Slot(60, Place.RANGE)));
 
     private static PlanRequest request(Set<Joint> flags, Set<Equipment> kit, Fault fault, FirstChoices first) {
-        Student student =
-                new Student(Handedness.RIGHT, Level.IMPROVER, AgeBand.ADULT, flags, kit, WEEK, Shoes.SOFT, List.of());
-        return new PlanRequest(
-                        student,
-                        Approach.DEFAULT,
-                        List.of(new PlanRequest.Focus(fault, Grade.LIKELY)),
-                        Set.of(),
-                        LocalDate.of(2026, 12, 1),
-                        LocalDate.of(2026, 12, 15))
+        return Requests.of(Requests.improver(Requests.USUAL_WEEK, flags, kit), Approach.DEFAULT, 14, fault)
                 .with(PlanRequest.Settings.USUAL.with(first));
     }
 

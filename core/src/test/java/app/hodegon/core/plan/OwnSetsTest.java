@@ -5,46 +5,26 @@ import static org.assertj.core.api.Assertions.assertThatThrownBy;
 
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
-import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.PlanRequest.Settings;
-import app.hodegon.core.swing.Handedness;
-import java.time.DayOfWeek;
-import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 
 /** Turns in fives, a hundred a day: a coach's own sets are kept, with a block of one thing and with short sets together. */
 class OwnSetsTest {
 
     private static final Planner PLANNER = new Planner(DrillLibrary.standard());
-    private static final LocalDate FROM = LocalDate.of(2026, 12, 1);
 
     private static PlanRequest request(AgeBand age, int minutes, Settings settings) {
-        Week week = new Week(Stream.of(DayOfWeek.values())
-                .collect(Collectors.toMap(
-                        day -> day,
-                        day -> new Week.Slot(minutes, day == DayOfWeek.SATURDAY ? Place.RANGE : Place.HOME))));
-        Student student =
-                new Student(Handedness.RIGHT, Level.IMPROVER, age, Set.of(), Set.of(), week, Shoes.SOFT, List.of());
-        return new PlanRequest(
-                        student,
-                        Approach.DEFAULT,
-                        List.of(new PlanRequest.Focus(Fault.SWAY, Grade.LIKELY)),
-                        Set.of(Fault.SWAY),
-                        FROM,
-                        FROM.plusDays(14))
-                .with(settings);
+        Student student = Requests.student(Level.IMPROVER, age, Set.of(), Requests.everyDay(minutes, Place.HOME));
+        return Requests.of(student, Approach.DEFAULT, 14, Fault.SWAY).with(settings);
     }
 
     private static Settings sets(Integer size, Integer repsADay) {

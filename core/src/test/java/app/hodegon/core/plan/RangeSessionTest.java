@@ -6,27 +6,21 @@ import static org.assertj.core.api.Assertions.tuple;
 import app.hodegon.core.approach.Approach;
 import app.hodegon.core.approach.Choice;
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
-import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.PlanRequest.Worked;
-import app.hodegon.core.swing.Handedness;
-import java.time.DayOfWeek;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -35,36 +29,6 @@ import org.junit.jupiter.params.provider.EnumSource;
 class RangeSessionTest {
 
     private static final Planner PLANNER = new Planner(DrillLibrary.standard());
-    private static final LocalDate FROM = LocalDate.of(2026, 12, 1);
-
-    private static Week week(int minutes) {
-        return new Week(Map.of(
-                DayOfWeek.MONDAY, new Week.Slot(15, Place.HOME),
-                DayOfWeek.WEDNESDAY, new Week.Slot(15, Place.HOME),
-                DayOfWeek.FRIDAY, new Week.Slot(15, Place.HOME),
-                DayOfWeek.SATURDAY, new Week.Slot(minutes, Place.RANGE)));
-    }
-
-    private static Student student(Level level, AgeBand age, Set<Joint> flags, int minutes) {
-        return new Student(
-                Handedness.RIGHT, level, age, flags, Set.<Equipment>of(), week(minutes), Shoes.SOFT, List.of());
-    }
-
-    private static PlanRequest request(Student student, Approach approach, Fault... focus) {
-        return new PlanRequest(
-                student,
-                approach,
-                Stream.of(focus)
-                        .map(f -> new PlanRequest.Focus(f, Grade.LIKELY))
-                        .toList(),
-                Set.of(focus),
-                FROM,
-                FROM.plusDays(14));
-    }
-
-    private static PlanRequest improver(Fault... focus) {
-        return request(student(Level.IMPROVER, AgeBand.ADULT, Set.of(), 60), Approach.DEFAULT, focus);
-    }
 
     private static List<Day> rangeDays(Plan plan) {
         return plan.days().stream().filter(d -> d.place() == Place.RANGE).toList();
@@ -85,7 +49,8 @@ class RangeSessionTest {
         if (fault.ofTheBody()) return;
         for (Level level : Level.values()) {
             for (AgeBand age : AgeBand.values()) {
-                Plan plan = PLANNER.plan(request(student(level, age, Set.of(), 60), Approach.DEFAULT, fault));
+                Plan plan = PLANNER.plan(Requests.of(
+                        Requests.student(level, age, Set.of(), Requests.USUAL_WEEK), Approach.DEFAULT, 14, fault));
                 assertThat(rangeDays(plan)).isNotEmpty().allSatisfy(day -> {
                     assertThat(balls(day)).as("%s %s %s", level, age, day).isBetween(25, 60);
                     climbs(day);
@@ -110,8 +75,23 @@ class RangeSessionTest {
     }
 
     @Test
+    void aFlaggedJointHalvesThem() {
+        PlanRequest request = Requests.of(
+                Requests.student(Level.IMPROVER, AgeBand.ADULT, Set.of(Joint.BALANCE), Requests.USUAL_WEEK),
+                Approach.DEFAULT,
+                14,
+                Fault.SWAY);
+        DrillLibrary library = DrillLibrary.standard();
+        RangeSession saturday =
+                new RangeSession(request, library, new DrillChoice(request, library), LocalDate.of(2026, 12, 5));
+        assertThat(library.drill("outer-prop").loads(Joint.BALANCE)).isTrue();
+        assertThat(saturday.balls(library.drill("plain-swing"))).isEqualTo(35);
+        assertThat(saturday.balls(library.drill("outer-prop"))).isEqualTo(18);
+    }
+
+    @Test
     void theFirstRangeDayGoesFromTheDrillToTheFullSwing() {
-        Day first = rangeDays(PLANNER.plan(improver(Fault.SWAY))).get(0);
+        Day first = rangeDays(PLANNER.plan(Requests.of(Fault.SWAY))).get(0);
         assertThat(first.blocks().stream().filter(b -> b.kind() != Kind.REFRESH))
                 .extracting(Block::kind, Block::rung)
                 .containsExactly(
@@ -126,13 +106,13 @@ class RangeSessionTest {
     @Test
     void whereACheckLeftTheGateOpenItIsOneRungHigherAndNoMore() {
         StepId open = new StepId(Fault.SWAY, Rung.FEEL);
-        PlanRequest after = improver(Fault.SWAY)
+        PlanRequest after = Requests.of(Fault.SWAY)
                 .after(new PlanRequest.SoFar(
                         Map.of(open, new Worked(Map.of("disc-turn", 2), false)), Optional.empty()));
         assertThat(rangeDays(PLANNER.plan(after)))
                 .isNotEmpty()
                 .allMatch(day -> tries(day).size() <= 1);
-        PlanRequest good = improver(Fault.SWAY)
+        PlanRequest good = Requests.of(Fault.SWAY)
                 .after(new PlanRequest.SoFar(Map.of(open, new Worked(Map.of("disc-turn", 1), true)), Optional.empty()));
         assertThat(rangeDays(PLANNER.plan(good))).anyMatch(day -> tries(day).size() > 1);
     }
@@ -141,10 +121,11 @@ class RangeSessionTest {
     void nothingIsTriedByWhomeverHurtsOrEarnsTheBall() {
         Approach earned =
                 new Approach(Approach.DEFAULT.school(), Map.of(Choice.Question.FIRST_BALL, Choice.EARN_THE_BALL));
-        Student healthy = student(Level.IMPROVER, AgeBand.ADULT, Set.of(), 60);
-        PlanRequest sore = improver(Fault.SWAY)
-                .after(new PlanRequest.SoFar(Map.of(), Optional.of(new PlanRequest.Ease(Map.of(), FROM.plusDays(14)))));
-        for (PlanRequest request : List.of(request(healthy, earned, Fault.SWAY), sore)) {
+        Student healthy = Requests.improver(Requests.USUAL_WEEK);
+        PlanRequest sore = Requests.of(Fault.SWAY)
+                .after(new PlanRequest.SoFar(
+                        Map.of(), Optional.of(new PlanRequest.Ease(Map.of(), Requests.FROM.plusDays(14)))));
+        for (PlanRequest request : List.of(Requests.of(healthy, earned, 14, Fault.SWAY), sore)) {
             assertThat(rangeDays(PLANNER.plan(request)))
                     .isNotEmpty()
                     .allMatch(day -> tries(day).isEmpty());
@@ -156,17 +137,18 @@ class RangeSessionTest {
     void theMinutesDecideHowManyBalls() {
         int before = 0;
         for (int minutes : new int[] {5, 20, 40, 60, 90}) {
-            Student student = student(Level.IMPROVER, AgeBand.ADULT, Set.of(), minutes);
-            int balls = rangeDays(PLANNER.plan(request(student, Approach.DEFAULT, Fault.SWAY))).stream()
+            Student student = Requests.improver(Requests.week(minutes));
+            int balls = rangeDays(PLANNER.plan(Requests.of(student, Approach.DEFAULT, 14, Fault.SWAY))).stream()
                     .mapToInt(RangeSessionTest::balls)
                     .max()
                     .orElse(0);
             assertThat(balls).as("in %d minutes", minutes).isBetween(before, minutes + 10);
             before = balls;
         }
-        Student allDay = student(Level.SCRATCH, AgeBand.ADULT, Set.of(), 240);
-        assertThat(rangeDays(PLANNER.plan(request(allDay, Approach.DEFAULT, Fault.SWAY))))
-                .allMatch(day -> balls(day) <= 240);
+        Student allDay = Requests.student(Level.SCRATCH, AgeBand.ADULT, Set.of(), Requests.week(240));
+        assertThat(rangeDays(PLANNER.plan(Requests.of(allDay, Approach.DEFAULT, 14, Fault.SWAY))))
+                .as("nobody hits well for four hours")
+                .allMatch(day -> balls(day) <= 90);
     }
 
     /** What the body lacks is short and daily beside the climb, whichever was named first. */
@@ -176,8 +158,8 @@ class RangeSessionTest {
         for (Fault one : Fault.values()) {
             for (Fault other : Fault.values()) {
                 if (one.compareTo(other) >= 0) continue;
-                int there = PLANNER.plan(improver(one, other)).totals().reps();
-                int back = PLANNER.plan(improver(other, one)).totals().reps();
+                int there = PLANNER.plan(Requests.of(one, other)).totals().reps();
+                int back = PLANNER.plan(Requests.of(other, one)).totals().reps();
                 if (Math.abs(there - back) > Math.max(there, back) / 2) {
                     differing.add("%s, %s: %d and %d".formatted(one.id(), other.id(), there, back));
                 }
@@ -191,7 +173,7 @@ class RangeSessionTest {
         for (Fault one : Fault.values()) {
             for (Fault other : Fault.values()) {
                 if (one == other) continue;
-                for (Day day : PLANNER.plan(improver(one, other)).days()) {
+                for (Day day : PLANNER.plan(Requests.of(one, other)).days()) {
                     assertThat(day.blocks().stream().filter(b -> b.kind() == Kind.CHECK))
                             .as("%s, %s on %s", one, other, day.date())
                             .allMatch(check -> day.blocks().stream()
