@@ -7,7 +7,7 @@ import { Button } from "@/ui/Button";
 import { IconButton } from "@/ui/IconButton";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
-import { DrillPose } from "../golfer/DrillPose";
+import { DrillOffer, SmallPose } from "./DrillOffer";
 import { orderOn, possibleOn, putLast, raised, useFirstChoices } from "./firstChoices";
 
 type Rung = Catalogue["rungs"][number];
@@ -79,14 +79,11 @@ export function MyDrills({ catalogue }: { catalogue: Catalogue }) {
                     {order.map((drill, at) => (
                       <li key={drill} className="flex items-center gap-1">
                         {catalogue.drills[drill] && (
-                          <span className="w-14 shrink-0">
-                            <DrillPose
-                              alone
-                              drill={catalogue.drills[drill]}
-                              pose={poses.data?.[`${drill}:${rung.id}`]}
-                              hand="right"
-                            />
-                          </span>
+                          <SmallPose
+                            drill={catalogue.drills[drill]}
+                            pose={poses.data?.[`${drill}:${rung.id}`]}
+                            hand="right"
+                          />
                         )}
                         <span>
                           {at + 1}. {catalogue.drills[drill]?.name ?? `${drill} (no longer in your drills)`}
@@ -187,17 +184,17 @@ function Possible({
       </label>
       <ul>
         {others.map((drill) => (
-          <li key={drill.id} className="border-line flex items-center gap-3 border-b py-2">
-            <span className="w-14 shrink-0">
-              <DrillPose alone drill={drill} pose={poses.data?.[`${drill.id}:${rung}`]} hand="right" />
-            </span>
-            <span className="flex-1">
-              <strong>{drill.name}</strong>
-              <span className="text-soft block text-sm">
-                {catalogue.ownDrills.includes(drill.id) && "yours, "}
-                {drill.main.includes(fault) ? "for this fault" : "helps with it"}
-              </span>
-            </span>
+          <DrillOffer
+            key={drill.id}
+            drill={drill}
+            name={drill.name}
+            pose={poses.data?.[`${drill.id}:${rung}`]}
+            hand="right"
+            why={
+              (catalogue.ownDrills.includes(drill.id) ? "yours, " : "") +
+              (drill.main.includes(fault) ? "for this fault" : "helps with it")
+            }
+          >
             <Button
               aria-label={`Add ${drill.name}`}
               onClick={() =>
@@ -209,7 +206,7 @@ function Possible({
             >
               Add
             </Button>
-          </li>
+          </DrillOffer>
         ))}
       </ul>
     </div>

@@ -17,8 +17,8 @@ import { Button } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
+import { DrillOffer } from "../drill/DrillOffer";
 import { isDoneOn, orderOn, putFirst, useFirstChoices } from "../drill/firstChoices";
-import { DrillPose } from "../golfer/DrillPose";
 import { lookOf } from "../golfer/looks";
 import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
 import { dose } from "./dose";
@@ -185,25 +185,18 @@ function Alternatives({
       {others.length === 0 && <p className="text-soft">No other drill is left under these rules.</p>}
       <ol>
         {others.map(({ drill, why }) => (
-          <li key={drill} className="border-line flex items-center gap-3 border-b py-2">
-            {catalogue.drills[drill] && (
-              <span className="w-14 shrink-0">
-                <DrillPose
-                  alone
-                  drill={catalogue.drills[drill]}
-                  pose={poses.data?.[`${drill}:${block.rung}`]}
-                  hand={lesson.handedness as Hand}
-                  look={lookOf(lesson)}
-                />
-              </span>
-            )}
-            <span className="flex-1">
-              <strong>{catalogue.drills[drill]?.name ?? drill}</strong>
-              <span className="text-soft block text-sm">{why}</span>
-            </span>
+          <DrillOffer
+            key={drill}
+            drill={catalogue.drills[drill]}
+            name={catalogue.drills[drill]?.name ?? drill}
+            pose={poses.data?.[`${drill}:${block.rung}`]}
+            hand={lesson.handedness as Hand}
+            look={lookOf(lesson)}
+            why={why}
+          >
             {fromNowOn(drill)}
             <Button onClick={() => onTake(drill)}>Take</Button>
-          </li>
+          </DrillOffer>
         ))}
       </ol>
     </>
