@@ -1,7 +1,7 @@
 import type { Catalogue } from "@/api/types";
 import { inDigits } from "@/ui/number";
 import { scaleOf, toSaid } from "@/ui/units";
-import type { Session } from "./weeks";
+import { countGood, countJudged, type Session, workOf } from "./weeks";
 
 type Block = Session["blocks"][number];
 
@@ -13,14 +13,16 @@ const TURNS: Record<string, string> = {
 
 /** What a session told beside its marks, a line per drill and for all balls. */
 export function toldIn(session: Session, catalogue: Catalogue): string[] {
-  const drills = [...new Set(session.blocks.map((b) => b.drill))];
+  const work = workOf(session);
+  const drills = [...new Set(work.map((b) => b.drill))];
   return [
     ...drills.flatMap((id) => {
-      const blocks = session.blocks.filter((b) => b.drill === id);
+      const blocks = work.filter((b) => b.drill === id);
       const name = catalogue.drills[id]?.name ?? id;
       return [noticed(blocks, catalogue), turned(blocks)].filter(Boolean).map((said) => `${name}: ${said}`);
     }),
     ...session.blocks.flatMap((block) => aside(block)),
+    ...session.blocks.flatMap((block) => tried(block, catalogue)),
     ...balls(session, catalogue),
   ];
 }
@@ -54,10 +56,18 @@ function turned(blocks: Block[]): string {
     .join(", ");
 }
 
+/** How far a session climbed above the day's rung. */
+function tried(block: Block, catalogue: Catalogue): string[] {
+  const judged = countJudged(block.marks);
+  if (block.kind !== "try" || judged === 0) return [];
+  const rung = catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase() ?? block.rung;
+  return [`Tried ${rung}: ${countGood(block.marks)} good of ${judged}`];
+}
+
 function aside(block: Block): string[] {
   if (block.aside === "below") return ["Lost on the way; a set on the rung below"];
   if (block.aside !== "first-ten") return [];
-  const good = [...block.marks].filter((m) => m === "+").length;
+  const good = countGood(block.marks);
   return [`First ten after days without practice: ${good} of ${block.marks.length}`];
 }
 

@@ -55,6 +55,17 @@ describe("weeks of practice", () => {
     expect(weeks[1]!.days.map((d) => d.date)).toEqual(["2026-12-03", "2026-12-02"]);
   });
 
+  it("count no try as work, and say how it went", () => {
+    const range = session("2026-12-10", [
+      done({ noticed: ["inner"] }),
+      done({ block: 1, rung: "short", kind: "try", marks: "+++--o", noticed: ["outer"] }),
+    ]);
+    const [week] = weeksOf(daysOf([range], PLANNED, "2026-12-10", true, true));
+    expect(week).toMatchObject({ good: 3, judged: 4 });
+    expect(toldIn(range, CATALOGUE)).toContain("Tried short ball: 3 good of 5");
+    expect(toldIn(range, CATALOGUE).join()).not.toMatch(/of 2/);
+  });
+
   it("stand as rows that open, what hurts and what was let pass among them", () => {
     render(
       <Weeks weeks={weeksOf(daysOf(SESSIONS, PLANNED, "2026-12-09", true, true))} catalogue={CATALOGUE} />,

@@ -24,8 +24,15 @@ export type Week = {
 
 const FULL_CHECK = 10;
 
+/** What was done of the day's work: tries stand above it and do not count. */
+export function workOf(session?: Session) {
+  return session?.blocks.filter((b) => b.kind !== "try") ?? [];
+}
+
 export function marksOf(session?: Session): string {
-  return session?.blocks.map((b) => b.marks).join("") ?? "";
+  return workOf(session)
+    .map((b) => b.marks)
+    .join("");
 }
 
 export function countGood(marks: string): number {

@@ -7,7 +7,9 @@ import biweekly.ICalendar;
 import biweekly.component.VEvent;
 import java.nio.charset.StandardCharsets;
 import java.time.LocalDate;
+import java.util.HashMap;
 import java.util.List;
+import java.util.Map;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -52,6 +54,29 @@ class PlansTest {
         return coach.put(plan, "{\"from\":\"%s\",\"nextLesson\":\"%s\"}".formatted(from, next))
                 .expect(200)
                 .body();
+    }
+
+    /** What is planned of a day, and so what is missed of it, are its other blocks. */
+    @Test
+    void nobodyOwesATry() {
+        Begun begun = Begun.swayer(coach, "improver", "", 20, 60, "range");
+        coach.post("/api/plans/" + begun.draft(coach) + "/assignment", null).expect(200);
+        JsonNode days = coach.get(begun.lesson() + "/plan").expect(200).body().at("/plan/days");
+        assertThat(days.findValuesAsString("kind")).contains("try");
+        Map<String, Integer> owed = new HashMap<>();
+        days.forEach(day -> day.path("blocks").forEach(block -> {
+            if (block.path("kind").asString().equals("try")) return;
+            int reps = block.path("sets").asInt() * block.path("repsPerSet").asInt();
+            owed.merge(day.path("date").asString(), reps, Integer::sum);
+        }));
+        JsonNode record = coach.get("/api/students/" + begun.student() + "/record")
+                .expect(200)
+                .body();
+        Map<String, Integer> planned = new HashMap<>();
+        record.path("planDay")
+                .forEach(day -> planned.put(
+                        day.path("plannedFor").asString(), day.path("reps").asInt()));
+        assertThat(planned).isEqualTo(owed);
     }
 
     @Test
