@@ -99,6 +99,7 @@ function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
                         {catalogue.drills[block.drill]?.name}
                         <span className="text-soft ml-2 text-sm">
                           {block.scored ? "scored" : label(block.rung)?.toLowerCase()}
+                          {block.kind === "try" && ", a try"}
                         </span>
                       </span>
                       <span>{dose(block)}</span>
