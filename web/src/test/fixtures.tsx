@@ -130,7 +130,6 @@ export const CATALOGUE: Catalogue = {
       what: "The pelvis slides.",
       lookAlike: "Loading.",
       trap: "Freezing.",
-      rescue: "Feet closer together.",
       balls: [],
     },
     {
@@ -140,7 +139,6 @@ export const CATALOGUE: Catalogue = {
       what: "Thrown out.",
       lookAlike: "A chain.",
       trap: "Path.",
-      rescue: "Back to the target.",
       balls: ["flight:slice", "flight:pull"],
     },
   ],
@@ -316,6 +314,7 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
     name: "Ferris Dunmore",
     handedness: "right",
     units: "metric",
+    rescue: "Feet closer together.",
     tempo: { backswing: 840, downswing: 280, own: false },
     plan: {
       id: "p1",

@@ -33,9 +33,8 @@ export default function CardPage() {
 }
 
 function Card({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
-  const card = today.plan && cueCard(today.plan, catalogue);
+  const card = today.plan && cueCard(today.plan, catalogue, today.date);
   if (!card) return <p className="mt-4">No plan yet. Your card appears with it.</p>;
-  const fault = catalogue.faults.find((f) => f.id === today.plan?.plan.route[0]?.fault);
   return (
     <dl className="border-ink mt-4 grid gap-5 rounded-lg border-2 p-4">
       <div>
@@ -46,10 +45,10 @@ function Card({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
         <dt className="text-soft">After a bad one</dt>
         <dd className="text-lg">{capital(card.after)}</dd>
       </div>
-      {fault && (
+      {today.rescue && (
         <div>
           <dt className="text-soft">When it does not come back</dt>
-          <dd className="text-lg">{fault.rescue}</dd>
+          <dd className="text-lg">{today.rescue}</dd>
         </div>
       )}
     </dl>

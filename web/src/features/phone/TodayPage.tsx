@@ -1,5 +1,5 @@
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
-import { Play } from "lucide-react";
+import { Flag, Play } from "lucide-react";
 import { Link } from "react-router";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
@@ -10,7 +10,7 @@ import { Failed, Loading, Note } from "@/ui/Notice";
 import { BlockGolfer } from "../golfer/lazily";
 import { lookFor } from "../golfer/looks";
 import { useMotionsAhead } from "./motionsAhead";
-import { dose, speedOf } from "../plan/dose";
+import { dose, ofARound, speedOf } from "../plan/dose";
 import { Notes } from "../practice/Notes";
 import { PhoneFrame } from "./PhoneFrame";
 import { Adult } from "./Adult";
@@ -123,12 +123,21 @@ function Day({
     return instead ?? catalogue.equipment.find((e) => e.id === id)?.label.toLowerCase() ?? id;
   });
   const place = catalogue.places.find((p) => p.id === day.place)?.label;
+  // A round is played, not run: its thought is on the card.
+  const round = day.blocks.every(ofARound);
   return (
     <div className="mt-4 grid gap-5">
-      <p className="text-lg">
-        {place}, about <strong>{Math.round(day.minutes)} minutes</strong>
-        {kit.length > 0 && <>, with {kit.join(" and ")}</>}.
-      </p>
+      {round ? (
+        <p className="text-lg">
+          A round with one thought: <strong>{main.cue.toLowerCase()}</strong>. {main.sets} swings with it are
+          enough; the rest is golf.
+        </p>
+      ) : (
+        <p className="text-lg">
+          {place}, about <strong>{Math.round(day.minutes)} minutes</strong>
+          {kit.length > 0 && <>, with {kit.join(" and ")}</>}.
+        </p>
+      )}
       {today.stopped.map((id) => (
         <Note key={id} tone="alert">
           {catalogue.drills[id]?.name} is stopped because it hurt. Leave it until your coach has talked with
@@ -142,7 +151,11 @@ function Day({
             ? "Today is done. You stopped where it hurt, and that was right."
             : "Today is done. Well practised."}
         </p>
-      ) : today.junior && !today.adult ? null : (
+      ) : today.junior && !today.adult ? null : round ? (
+        <ButtonLink to="/card" weight="main" className="min-h-16! text-xl">
+          <Flag aria-hidden className="size-6" /> The card
+        </ButtonLink>
+      ) : (
         <ButtonLink to="/today/practice" weight="main" className="min-h-16! text-xl">
           <Play aria-hidden className="size-6" /> {begun ? (open ? "Go on" : "Finish") : "Begin"}
         </ButtonLink>

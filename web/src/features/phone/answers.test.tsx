@@ -9,6 +9,7 @@ import { Letters } from "./letters";
 import { Outbox } from "./outbox";
 import RunnerPage from "./RunnerPage";
 import SolesPage from "./SolesPage";
+import TodayPage from "./TodayPage";
 import { Waiting } from "./Waiting";
 
 /** A server that takes whatever it is sent. */
@@ -160,6 +161,28 @@ describe("on the course", () => {
     expect(await screen.findByText("Turn the disc")).toBeTruthy();
     expect(screen.getByText(/One rehearsal of disc turn/)).toBeTruthy();
     expect(screen.getByText("Feet closer together.")).toBeTruthy();
+  });
+
+  it("is where a day on the course leads: its thought, a few swings and the card", async () => {
+    const swing = block({
+      kind: "try",
+      rung: "transfer",
+      sets: 6,
+      repsPerSet: 2,
+      restSeconds: 0,
+      strikes: 6,
+      balls: 6,
+    });
+    const me = meWith([{ ...swing, form: "course", cue: "Lead heel, then turn" }]);
+    me.plan!.plan.days[0]!.place = "course";
+    phone(me);
+    open(<TodayPage />, "/today");
+    expect(await screen.findByText("Lead heel, then turn".toLowerCase())).toBeTruthy();
+    expect(screen.getByText("6 swings over the round")).toBeTruthy();
+    expect(screen.queryByText("Begin")).toBeNull();
+    cleanup();
+    open(<CardPage />, "/card");
+    expect(await screen.findByText("Lead heel, then turn")).toBeTruthy();
   });
 
   it("keeps three answers after the round until they are sent", async () => {

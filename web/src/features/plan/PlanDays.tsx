@@ -6,7 +6,7 @@ import { DrillPose } from "../golfer/DrillPose";
 import { type Look, lookOf } from "../golfer/looks";
 import type { Motion } from "../golfer/motion";
 import { instruction } from "../drill/instruction";
-import { dose, halfStepOf, KIND, sameWork, speedOf } from "./dose";
+import { dose, halfStepOf, KIND, sameWork, speedOf, ofARound } from "./dose";
 import { isStopped } from "./stopped";
 
 /** What is done on each day, block by block. */
@@ -109,6 +109,9 @@ function Blocks({
               <span className="text-soft block text-sm">
                 {instruction(catalogue.drills[block.drill], block)} Cue: {block.cue.toLowerCase()}.
               </span>
+            )}
+            {block.kind === "try" && ofARound(block) && (
+              <span className="text-soft block text-sm">Cue: {block.cue.toLowerCase()}.</span>
             )}
           </span>
         </li>

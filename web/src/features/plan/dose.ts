@@ -10,8 +10,12 @@ const STRUCK: Record<string, string> = {
   "soft-ball": "soft balls",
 };
 
+/** Whether its swings are spread over a round: the game is the rest between them. */
+export const ofARound = (block: PlanBlock) => block.form === "course" && block.restSeconds === 0;
+
 /** Sets and reps in words. */
 export function dose(block: PlanBlock): string {
+  if (ofARound(block)) return `${block.sets} swings over the round`;
   if (block.kind === "check") {
     return block.strikes === 0 ? "ten scored reps" : `ten scored ${STRUCK[block.form] ?? "balls"}`;
   }

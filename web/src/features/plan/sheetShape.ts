@@ -1,8 +1,8 @@
-import type { Catalogue, Drill, Lesson, Plan, PlanDay, StoredPlan } from "@/api/types";
+import type { Catalogue, Drill, Lesson, Plan, PlanBlock, PlanDay, StoredPlan } from "@/api/types";
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { instruction } from "../drill/instruction";
 import { type Look, lookOf } from "../golfer/looks";
-import { dose, halfStepOf, speedOf } from "./dose";
+import { dose, halfStepOf, ofARound, speedOf } from "./dose";
 import { isStopped } from "./stopped";
 
 /** The plan on paper, in words: the same for the page, the printer and the file. */
@@ -70,9 +70,9 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): Sheet
         scored: scored && !stopped,
         stopped,
         hint:
-          block.kind === "main" && !stopped
+          (block.kind === "main" || ofARound(block)) && !stopped
             ? [
-                instruction(drill, block),
+                !ofARound(block) && instruction(drill, block),
                 halfStepOf(block),
                 speedOf(block) && `At ${speedOf(block)}.`,
                 `Think: ${block.cue.toLowerCase()}.`,
@@ -106,23 +106,33 @@ const servesEveryFault = (drill: Drill) => drill.main.length === 0 && drill.help
 /** What goes in the pocket: one thing before the shot, one after a bad one. */
 export type CueCard = { before: string; after: string };
 
-/** Of the drills in the plan the one nearest to the game that needs nothing underfoot; else the highest. */
-export function cueCard({ plan, stopped }: StoredPlan, catalogue: Catalogue): CueCard | undefined {
+/**
+ * The thought of the round that comes next; without one, that of the drill nearest to the game which needs nothing
+ * underfoot. On a day, only of what has come by then.
+ */
+export function cueCard(
+  { plan, stopped }: StoredPlan,
+  catalogue: Catalogue,
+  today?: string,
+): CueCard | undefined {
   const first = plan.route[0]?.fault;
   const rung = (id: string) => catalogue.rungs.findIndex((r) => r.id === id);
+  const may = (b: PlanBlock) => catalogue.drills[b.drill] && !stopped.some((s) => s.drill === b.drill);
   const worked = plan.days
+    .filter((d) => !today || d.date <= today || d.date === plan.days[0]?.date)
     .flatMap((d) => d.blocks)
-    .filter((b) => b.kind === "main" && b.fault === first && catalogue.drills[b.drill])
-    .filter((b) => !stopped.some((s) => s.drill === b.drill))
+    .filter((b) => b.kind === "main" && b.fault === first && may(b))
     .sort((a, b) => rung(b.rung) - rung(a.rung));
   // The bridge to the game has no thought of its own: it carries the last drill's.
   const own = worked.filter((b) => !servesEveryFault(catalogue.drills[b.drill]!));
+  const rounds = plan.days.filter((d) => d.place === "course" && (!today || d.date >= today));
+  const round = rounds.flatMap((d) => d.blocks).find((b) => b.balls > 0 && may(b));
   const bare = own.find((b) => catalogue.drills[b.drill]?.kit.length === 0);
-  const block = bare ?? own[0] ?? worked[0];
+  const block = own.find((b) => b.cue === round?.cue) ?? bare ?? own[0] ?? worked[0] ?? round;
   const drill = block && catalogue.drills[block.drill];
   return (
     drill && {
-      before: drill.cue,
+      before: round?.cue ?? drill.cue,
       after: `one rehearsal of ${drill.name.toLowerCase()}, nothing else. ${drill.feel}`,
     }
   );

@@ -89,8 +89,9 @@ class BetweenLessonsTest {
         assertThat(after.get(0)).isEqualTo(before.get(0));
         assertThat(after.get(1)).isEqualTo(before.get(1));
         assertThat(after.at("/2/blocks/1/rung").asString()).isEqualTo("rehearse");
-        assertThat(phone.get("/api/me").expect(200).body().at("/plan/id").asString())
-                .isEqualTo(planId);
+        JsonNode me = phone.get("/api/me").expect(200).body();
+        assertThat(me.at("/plan/id").asString()).isEqualTo(planId);
+        assertThat(me.path("rescue").asString()).as("for the card").isNotBlank();
     }
 
     private String lessonPlan() {

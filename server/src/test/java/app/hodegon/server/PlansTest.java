@@ -57,9 +57,10 @@ class PlansTest {
     }
 
     /** What is planned of a day, and so what is missed of it, are its other blocks. */
-    @Test
-    void nobodyOwesATry() {
-        Begun begun = Begun.swayer(coach, "improver", "", 20, 60, "range");
+    @ParameterizedTest
+    @CsvSource({"range", "course"})
+    void nobodyOwesATry(String place) {
+        Begun begun = Begun.swayer(coach, "improver", "", 20, 60, place);
         coach.post("/api/plans/" + begun.draft(coach) + "/assignment", null).expect(200);
         JsonNode days = coach.get(begun.lesson() + "/plan").expect(200).body().at("/plan/days");
         assertThat(days.findValuesAsString("kind")).contains("try");

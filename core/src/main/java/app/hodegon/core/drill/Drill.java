@@ -256,6 +256,11 @@ public record Drill(
         return Arrays.stream(Fault.values()).filter(f -> !f.ofTheBody()).allMatch(effects::containsKey);
     }
 
+    /** Whether it needs nothing but what is in every bag, so that it goes along on the course. */
+    public boolean bare() {
+        return kit.stream().allMatch(Equipment::usual);
+    }
+
     /** What the drill is on this rung. */
     public String variation(Rung rung) {
         return variations.get(rung.ordinal() - lowest.ordinal());

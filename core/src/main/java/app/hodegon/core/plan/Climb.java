@@ -12,6 +12,7 @@ import java.util.Map;
 import java.util.Optional;
 import java.util.function.BiPredicate;
 import java.util.function.Function;
+import java.util.stream.IntStream;
 import java.util.stream.Stream;
 
 /** How far one fault's route has been climbed while the days are laid, assuming that gates pass when they should. */
@@ -109,6 +110,13 @@ final class Climb {
         return steps.stream()
                 .filter(s -> s.rung().withBall() && s.rung().compareTo(rung) > 0 && s.rung() != Rung.TRANSFER)
                 .toList();
+    }
+
+    /** What has been met so far, the highest first. */
+    Stream<Step> met() {
+        return Stream.concat(
+                IntStream.rangeClosed(0, steps.isEmpty() ? -1 : at).mapToObj(i -> steps.get(at - i)),
+                route.below().stream());
     }
 
     boolean isNew(Step step) {

@@ -128,6 +128,13 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
         return oneSet(repsPerSet).times(sets);
     }
 
+    /** Single swings on the course, as far as the time goes, each rehearsed first; the game is the rest between them. */
+    Sets spread(int seconds, int swings) {
+        int rehearsals = rung.rehearsalsPerRound();
+        int one = rehearsals * secondsPerRep() + form.seconds();
+        return new Sets(1, rehearsals + 1, 0, 1, one).times(Math.max(0, Math.min(seconds / one, swings)));
+    }
+
     /** One easy set of five from the rung below. */
     Sets refresher() {
         return oneSet(SMALL_SET);

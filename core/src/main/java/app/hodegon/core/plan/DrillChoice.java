@@ -224,6 +224,7 @@ final class DrillChoice {
 
     private Optional<Form> found(Drill drill, Place place, Rung rung) {
         if (!drill.isDoneAt(place) || !standsWell(drill, place)) return Optional.empty();
+        if (place == Place.COURSE && !drill.bare()) return Optional.empty();
         return request.student().form(place, rung);
     }
 

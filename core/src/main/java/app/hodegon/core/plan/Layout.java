@@ -63,6 +63,7 @@ final class Layout {
     private final DrillChoice choice;
     private final List<Route> routes;
     private final Conditions conditions;
+    private final CourseRound round;
     private final List<LocalDate> dates;
     private final Map<Step, String> cues = new IdentityHashMap<>();
 
@@ -73,6 +74,7 @@ final class Layout {
         this.choice = choice;
         this.routes = routes;
         this.conditions = new Conditions(request, library, choice);
+        this.round = new CourseRound(request, library, choice);
         this.dates = student.week().practiceDays(request.from(), request.nextLesson());
     }
 
@@ -195,6 +197,10 @@ final class Layout {
         }
 
         Day day() {
+            if (slot.place() == Place.COURSE) {
+                Optional<Day> round = round();
+                if (round.isPresent()) return round.get();
+            }
             if (works.isEmpty()) return free();
             List<Block> besides = besides();
             int available = slot.minutes() * 60 - Dose.SET_UP_SECONDS - seconds(besides);
@@ -232,6 +238,42 @@ final class Layout {
             }
             book(mains, checks);
             return new Day(date, slot.place(), seconds, List.copyOf(blocks));
+        }
+
+        /** The round of a day on the course; empty where the fault has nothing that is swung there. */
+        private Optional<Day> round() {
+            Optional<Work> lead = works.stream()
+                    .filter(w -> w.fault() == leading.fault() && round.isWork(w.step(), leading))
+                    .findFirst();
+            if (lead.isEmpty()) {
+                if (!ballsBeforeTheirRung()) return Optional.empty();
+                return round.onTheWay(leading.fault()).map(step -> {
+                    Block swings = spread(step, Kind.TRY);
+                    boolean dropped = request.edits().dropped(date, step.fault(), step.rung(), Kind.TRY);
+                    return dropped || swings.sets() == 0 ? free() : day(List.of(swings));
+                });
+            }
+            Work work = lead.get();
+            Block swings = lockedMain(work).orElseGet(() -> spread(work.step(), Kind.MAIN));
+            if (swings.sets() == 0) return Optional.of(free());
+            int left = slot.minutes() * 60 - Dose.SET_UP_SECONDS - swings.seconds();
+            List<Block> checks = checks(left).stream()
+                    .filter(c -> c.fault() == work.fault() && c.seconds() <= left)
+                    .toList();
+            book(List.of(swings), checks);
+            return Optional.of(day(Stream.concat(Stream.of(swings), checks.stream())
+                    .map(b -> eased && !b.locked() ? b.eased() : b)
+                    .toList()));
+        }
+
+        private Block spread(Step step, Kind kind) {
+            Dose dose = dose(step, slot.place());
+            Dose.Sets sets = dose.spread(slot.minutes() * 60 - Dose.SET_UP_SECONDS, CourseRound.swings(slot.minutes()));
+            return dose.block(sets, step, kind, round.thought(step, leading));
+        }
+
+        private Day day(List<Block> blocks) {
+            return new Day(date, slot.place(), Dose.SET_UP_SECONDS + seconds(blocks), blocks);
         }
 
         private Day free() {

@@ -32,7 +32,13 @@ public record Plan(
     /**
      * @param seconds all blocks and the setting up; never more than the student has
      */
-    public record Day(LocalDate date, Place place, int seconds, List<Block> blocks) {}
+    public record Day(LocalDate date, Place place, int seconds, List<Block> blocks) {
+
+        /** Whether anything of it is owed: a round with its tries is not. */
+        public boolean hasWork() {
+            return blocks.stream().anyMatch(b -> b.kind() != Kind.TRY);
+        }
+    }
 
     /** What a block is for. */
     public enum Kind implements Identified {
@@ -152,6 +158,8 @@ public record Plan(
     }
 
     /**
+     * @param reps of the work; tries are none
+     * @param balls tries among them
      * @param wantedReps what the new movement wants before the next lesson
      */
     public record Totals(int reps, int balls, int seconds, int wantedReps) {}

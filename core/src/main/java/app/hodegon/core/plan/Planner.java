@@ -153,7 +153,10 @@ public final class Planner {
     private Totals totals(PlanRequest request, List<Route> routes, List<Day> days) {
         List<Block> blocks = days.stream().flatMap(d -> d.blocks().stream()).toList();
         return new Totals(
-                blocks.stream().mapToInt(Block::reps).sum(),
+                blocks.stream()
+                        .filter(b -> b.kind() != Kind.TRY)
+                        .mapToInt(Block::reps)
+                        .sum(),
                 blocks.stream().mapToInt(Block::balls).sum(),
                 days.stream().mapToInt(Day::seconds).sum(),
                 wantedReps(request.student(), routes.get(0)));

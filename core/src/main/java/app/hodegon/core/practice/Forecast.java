@@ -90,7 +90,9 @@ public final class Forecast {
         Set<LocalDate> practised =
                 history.practice().stream().map(PracticeSession::day).collect(Collectors.toSet());
         Attendance attendance = Attendance.of(
-                Stream.concat(history.planned().stream(), plan.days().stream().map(Day::date))
+                Stream.concat(
+                                history.planned().stream(),
+                                plan.days().stream().filter(Day::hasWork).map(Day::date))
                         .toList(),
                 practised,
                 history.today());

@@ -1,14 +1,53 @@
 package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Joint;
+import java.util.Collections;
+import java.util.Set;
 
 /** What a student does on the course when today's fault is back: one thing that needs no drill and no thought twice. */
 public final class Rescue {
 
+    /** What suits everybody, whatever hurts and whatever else is wrong. */
+    static final String FOR_ANYBODY =
+            "Take one club more, swing at three quarters, and play for the middle of the green.";
+
     private Rescue() {}
 
-    /** In a sentence or two, in lead/trail placeholders. */
-    public static String of(Fault fault) {
+    /**
+     * In a sentence or two, in lead/trail placeholders.
+     *
+     * @param flags joints that need care: what loads one of them is not given
+     * @param likely faults beside this one: what feeds one of them is not given
+     */
+    public static String of(Fault fault, Set<Joint> flags, Set<Fault> likely) {
+        boolean refused = !Collections.disjoint(loads(fault), flags) || !Collections.disjoint(feeds(fault), likely);
+        return refused ? FOR_ANYBODY : of(fault);
+    }
+
+    /** A foot that stays planted twists the knee; a longer turn asks the back. */
+    private static Set<Joint> loads(Fault fault) {
+        return switch (fault) {
+            case LEAD_FOOT_SPIN -> Set.of(Joint.KNEE, Joint.ANKLE);
+            case OVER_THE_TOP, INSIDE_STUCK -> Set.of(Joint.BACK);
+            case REVERSE_PIVOT, HANGING_BACK, TOE_FALL -> Set.of(Joint.BALANCE);
+            case EARLY_EXTENSION -> Set.of(Joint.BACK, Joint.HIP);
+            default -> Set.of();
+        };
+    }
+
+    private static Set<Fault> feeds(Fault fault) {
+        return switch (fault) {
+            case LATE_RECENTRE -> Set.of(Fault.REVERSE_PIVOT, Fault.NO_LOAD);
+            case NO_LOAD -> Set.of(Fault.SWAY, Fault.HANGING_BACK);
+            case EARLY_SPIN -> Set.of(Fault.CLOSED_SLIDE);
+            case CLOSED_SLIDE, INSIDE_STUCK -> Set.of(Fault.EARLY_SPIN, Fault.OVER_THE_TOP);
+            case OVER_THE_TOP -> Set.of(Fault.HANGING_BACK, Fault.INSIDE_STUCK);
+            default -> Set.of();
+        };
+    }
+
+    private static String of(Fault fault) {
         return switch (fault) {
             case STIFF_TRAIL_ANKLE, STIFF_TRAIL_HIP ->
                 "Flare the {trail} foot a little more, take one club more and swing at three quarters.";

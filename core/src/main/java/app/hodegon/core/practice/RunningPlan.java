@@ -38,8 +38,9 @@ public final class RunningPlan {
 
     /** The next planned day from that one on, after days without practice were taken out of it. */
     public Optional<Day> next(LocalDate from) {
-        boolean missed =
-                days.stream().anyMatch(d -> d.date().isAfter(behind) && d.date().isBefore(from));
+        boolean missed = days.stream()
+                .anyMatch(
+                        d -> d.hasWork() && d.date().isAfter(behind) && d.date().isBefore(from));
         if (missed && from.isBefore(request.nextLesson())) {
             layAgain(from, asked(from));
             behind = from.minusDays(1);

@@ -362,8 +362,12 @@ class PlannerTest {
                         .isEqualTo(day.place().ballsAllowed() || block.form() == Form.NET ? block.strikes() : 0);
                 if (block.kind() == Kind.MAIN && block.rung().withBall()) {
                     int rehearsals = block.reps() - block.strikes();
-                    if (Dose.isSetUp(block.fault())) assertThat(rehearsals).isEqualTo(5 * block.strikes());
-                    else {
+                    if (day.place() == Place.COURSE && block.restSeconds() == 0) {
+                        assertThat(rehearsals)
+                                .isEqualTo(block.strikes() * block.rung().rehearsalsPerRound());
+                    } else if (Dose.isSetUp(block.fault())) {
+                        assertThat(rehearsals).isEqualTo(5 * block.strikes());
+                    } else {
                         assertThat(rehearsals * block.rung().ballsPerRound())
                                 .isEqualTo(block.strikes() * block.rung().rehearsalsPerRound());
                     }

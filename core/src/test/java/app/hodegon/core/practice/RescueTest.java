@@ -3,6 +3,9 @@ package app.hodegon.core.practice;
 import static org.assertj.core.api.Assertions.assertThat;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Joint;
+import java.util.Set;
+import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.CsvSource;
 
@@ -31,6 +34,16 @@ class RescueTest {
         "LEAD_FOOT_SPIN, Flare the {lead} foot"
     })
     void helpsItsOwnFault(Fault fault, String help) {
-        assertThat(Rescue.of(fault)).contains(help);
+        assertThat(Rescue.of(fault, Set.of(), Set.of(fault))).contains(help);
+    }
+
+    @Test
+    void nothingIsGivenThatHurtsThisStudentOrFeedsAnotherFault() {
+        assertThat(Rescue.of(Fault.LEAD_FOOT_SPIN, Set.of(Joint.KNEE), Set.of()))
+                .isEqualTo(Rescue.FOR_ANYBODY);
+        assertThat(Rescue.of(Fault.EARLY_SPIN, Set.of(), Set.of(Fault.CLOSED_SLIDE)))
+                .isEqualTo(Rescue.FOR_ANYBODY);
+        assertThat(Rescue.of(Fault.EARLY_SPIN, Set.of(Joint.KNEE), Set.of(Fault.SWAY)))
+                .isNotEqualTo(Rescue.FOR_ANYBODY);
     }
 }

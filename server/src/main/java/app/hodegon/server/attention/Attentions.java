@@ -88,6 +88,7 @@ public class Attentions {
         LocalDate eased = running.flatMap(p -> plans.easedOn(p.id())).orElse(LocalDate.EPOCH);
         return new Situation(
                 running.map(p -> p.plan().days().stream()
+                                .filter(DayView::hasWork)
                                 .map(DayView::date)
                                 .filter(day -> !day.isBefore(eased))
                                 .toList())

@@ -24,7 +24,6 @@ import app.hodegon.core.drill.Shoes;
 import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Level;
 import app.hodegon.core.practice.Aside;
-import app.hodegon.core.practice.Rescue;
 import app.hodegon.core.practice.RoundPlayed;
 import app.hodegon.core.practice.Turn;
 import app.hodegon.core.swing.BallResult;
@@ -168,7 +167,6 @@ class CatalogueController {
                                 hand.say(f.what()),
                                 hand.say(f.lookAlike()),
                                 hand.say(f.trap()),
-                                hand.say(Rescue.of(f)),
                                 balls(f)))
                         .toList(),
                 Arrays.stream(PressureSchool.values())

@@ -118,7 +118,6 @@ public record CatalogueView(
             @NotNull String label) {}
 
     /**
-     * @param rescue what to do on the course when it is back
      * @param balls the ball results it shows by itself, as kind and result: flight:slice
      */
     public record FaultInfo(
@@ -128,7 +127,6 @@ public record CatalogueView(
             @NotNull String what,
             @NotNull String lookAlike,
             @NotNull String trap,
-            @NotNull String rescue,
             @NotNull List<String> balls) {}
 
     /**

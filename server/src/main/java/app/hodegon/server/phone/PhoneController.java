@@ -6,6 +6,7 @@ import app.hodegon.core.plan.AgeBand;
 import app.hodegon.core.plan.Edits;
 import app.hodegon.core.practice.OwnTempo;
 import app.hodegon.core.practice.PracticeSession;
+import app.hodegon.core.practice.Rescue;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.diagnosis.ShotsEntry;
@@ -37,6 +38,7 @@ import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
@@ -89,6 +91,7 @@ class PhoneController {
      * @param plan the running plan; null before the first
      * @param sessions what was done of it so far, in the order of the days
      * @param why what the fault is, in the student's words
+     * @param rescue what to do on the course when it is back, in a sentence; null without a plan
      * @param stopped drills stopped for pain
      * @param laidAgain why the plan changed last; null where it never did
      * @param adult which adult knows that a junior practises; null while not said
@@ -103,6 +106,7 @@ class PhoneController {
             StoredPlan plan,
             @NotNull List<PracticeSessionView> sessions,
             @NotNull List<String> why,
+            String rescue,
             @NotNull List<String> stopped,
             @NotNull List<RungStanding> rungs,
             Relaid laidAgain,
@@ -192,6 +196,7 @@ class PhoneController {
                         .map(PracticeSessionView::of)
                         .toList(),
                 plan.map(p -> why(p, student)).orElse(List.of()),
+                plan.flatMap(p -> rescue(p, student)).orElse(null),
                 practice.stopped(student.id()),
                 RungStanding.of(practice.checks(student.id()), gates.of(student.id())),
                 plan.flatMap(p -> plans.relaid(p.id()).stream().findFirst()).orElse(null),
@@ -218,6 +223,16 @@ class PhoneController {
                 .distinct()
                 .map(id -> student.hand().say(Identified.of(Fault.class, id).what()))
                 .toList();
+    }
+
+    private Optional<String> rescue(StoredPlan plan, StoredStudent student) {
+        Set<Fault> likely = Set.copyOf(
+                lessons.diagnose(lessons.byId(plan.lessonId()), student).likely());
+        return plan.plan().route().stream()
+                .findFirst()
+                .map(step -> Identified.of(Fault.class, step.fault()))
+                .map(fault ->
+                        student.hand().say(Rescue.of(fault, student.profile().flags(), likely)));
     }
 
     /** Stores the session as it is now; the same session may be sent any number of times. */

@@ -167,6 +167,7 @@ public class PlanFollowsPractice {
         LocalDate laid =
                 plans.relaid(running.id()).stream().findFirst().map(Relaid::on).orElse(LocalDate.MIN);
         return (int) running.plan().days().stream()
+                .filter(DayView::hasWork)
                 .map(DayView::date)
                 .filter(d -> d.isAfter(practised) && !d.isBefore(laid) && d.isBefore(day))
                 .count();

@@ -336,6 +336,7 @@ class PlanRepository {
     private void setDays(UUID plan, PlanView view) {
         db.deleteFrom(PLAN_DAY).where(PLAN_DAY.PLAN_ID.eq(plan)).execute();
         db.batchInsert(view.days().stream()
+                        .filter(DayView::hasWork)
                         .map(day -> new PlanDayRecord(plan, day.date(), day.reps()))
                         .toList())
                 .execute();

@@ -96,6 +96,11 @@ public record PlanView(
                     .sum();
         }
 
+        /** Whether practice is to be expected on it. */
+        public boolean hasWork() {
+            return reps() > 0;
+        }
+
         /** The day as the core compares it. */
         Plan.Day toDay() {
             return new Plan.Day(
