@@ -5,6 +5,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Grade;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
+import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
@@ -217,15 +218,17 @@ final class Warnings {
         return " Aim lower, or give it more than one plan.";
     }
 
-    /** Where a day leaves much of its time free, why. */
+    /** Where a day leaves much of its time free, why, and what it could hold; nothing where it could hold nothing useful. */
     private void minutesUnused() {
         List<Day> slack = days.stream().filter(this::hasItsFill).toList();
         if (slack.isEmpty()) return;
         Day first = slack.get(0);
         Block main = mains(first).get(0);
+        Optional<String> more = whatTheTimeCouldHold(first, main);
+        if (more.isEmpty()) return;
         warn(
                 "minutes-unused",
-                "%s %d of the %d minutes are used: %d reps of %s are a day's fill, so that the last are as good as the first."
+                "%s %d of the %d minutes are used: %d reps of %s are %s. %s"
                         .formatted(
                                 slack.size() == 1
                                         ? "On " + Words.day(first.date()) + ","
@@ -233,7 +236,45 @@ final class Warnings {
                                 Math.round(first.seconds() / 60f),
                                 student.week().on(first.date()).orElseThrow().minutes(),
                                 main.reps(),
-                                main.rung().label().toLowerCase()));
+                                main.rung().label().toLowerCase(),
+                                ownFill(main)
+                                        ? "the fill that you set for a day"
+                                        : "a day's fill, so that the last are as good as the first",
+                                more.get()));
+    }
+
+    /** Whether the coach asks for less in a day than it would take. */
+    private boolean ownFill(Block main) {
+        return !main.rung().withBall()
+                && request.settings()
+                        .sets()
+                        .repsADay()
+                        .filter(reps -> reps < usualMost(main))
+                        .isPresent();
+    }
+
+    private Optional<String> whatTheTimeCouldHold(Day day, Block main) {
+        if (ownFill(main)) return Optional.of("More reps a day would use the rest.");
+        if (request.focus().size() > 1 || request.settings().oneThing()) return Optional.empty();
+        return request.likely().stream()
+                .sorted()
+                .filter(f -> f != request.focus().get(0).fault() && couldBeWorkedOn(f, day.place()))
+                .findFirst()
+                .map(f -> "The rest could hold work on "
+                        + student.hand().say(f.label().toLowerCase()) + ": take it on as well.");
+    }
+
+    /** Whether another likely fault has a drill that can be begun there. */
+    private boolean couldBeWorkedOn(Fault fault, Place place) {
+        DrillChoice with = new DrillChoice(
+                request.with(List.of(request.focus().get(0), new PlanRequest.Focus(fault, Grade.LIKELY))), library);
+        return with.best(
+                        fault,
+                        fault.ofTheBody() ? Rung.PREPARE : Rung.FEEL,
+                        d -> with.possibleAt(d, place, Rung.FEEL),
+                        student::hasPassed,
+                        Optional.empty())
+                .isPresent();
     }
 
     /** Whether the day ends with much time left because no block may have another set. */
@@ -264,11 +305,16 @@ final class Warnings {
 
     private double most(Block block) {
         Drill drill = library.drill(block.drill());
-        int usual = new Dose(drill, block.rung(), block.form(), Dose.isSetUp(block.fault())).mostReps();
+        int usual = usualMost(block);
         int most = block.rung().withBall()
                 ? usual
                 : request.settings().sets().repsADay().orElse(usual);
         return most * Layout.volume(student, drill);
+    }
+
+    private int usualMost(Block block) {
+        Drill drill = library.drill(block.drill());
+        return new Dose(drill, block.rung(), block.form(), Dose.isSetUp(block.fault())).mostReps();
     }
 
     private static List<Block> mains(Day day) {

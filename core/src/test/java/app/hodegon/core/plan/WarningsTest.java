@@ -104,13 +104,36 @@ class WarningsTest {
     }
 
     @Test
-    void timeThatADayLeavesFreeIsExplained() {
-        PlanRequest request = request(60, 3, 10, Place.HOME);
-        String text = said(request, "minutes-unused").orElseThrow();
-        Plan.Day first = PLANNER.plan(request).days().get(0);
-        assertThat(text).contains(Math.round(first.seconds() / 60f) + " of the 60 minutes are used");
+    void timeThatADayLeavesFreeIsExplainedWithWhatItCouldHold() {
+        PlanRequest alone = request(60, 3, 10, Place.HOME);
+        assertThat(said(alone, "minutes-unused")).as("nothing useful is left").isEmpty();
+        PlanRequest other = new PlanRequest(
+                alone.student(),
+                alone.approach(),
+                alone.focus(),
+                Set.of(Fault.HANGING_BACK),
+                alone.from(),
+                alone.nextLesson());
+        String text = said(other, "minutes-unused").orElseThrow();
+        Plan.Day first = PLANNER.plan(other).days().get(0);
+        assertThat(text)
+                .contains(Math.round(first.seconds() / 60f) + " of the 60 minutes are used")
+                .endsWith("The rest could hold work on hanging back: take it on as well.");
         assertThat(number(Pattern.compile(": (\\d+) reps"), text)).isLessThanOrEqualTo(70);
-        assertThat(said(request(12, 3, 10, Place.HOME), "minutes-unused")).isEmpty();
+
+        PlanRequest both =
+                other.with(List.of(other.focus().get(0), new PlanRequest.Focus(Fault.HANGING_BACK, Grade.LIKELY)));
+        assertThat(PLANNER.plan(both).days().get(0).seconds()).isGreaterThan(first.seconds());
+        assertThat(said(both, "minutes-unused")).isEmpty();
+    }
+
+    @Test
+    void timeLeftFreeByTheCoachsOwnRepsIsSaidToBeTheirs() {
+        PlanRequest few = request(30, 3, 10, Place.HOME);
+        PlanRequest own = few.with(few.settings().with(new OwnSets(Optional.empty(), Optional.of(20))));
+        assertThat(said(own, "minutes-unused").orElseThrow())
+                .contains("the fill that you set for a day")
+                .endsWith("More reps a day would use the rest.");
     }
 
     @Test
