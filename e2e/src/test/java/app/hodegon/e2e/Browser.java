@@ -24,7 +24,7 @@ import java.util.Map;
 final class Browser implements AutoCloseable {
 
     /** Of clicks as of assertions: a slow machine is no failure. */
-    private static final int PATIENCE_MS = 30_000;
+    private static final int PATIENCE_MS = 60_000;
 
     private static final List<String> FLAT = List.of("--disable-gpu", "--disable-3d-apis");
 

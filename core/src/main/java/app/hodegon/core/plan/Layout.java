@@ -246,7 +246,8 @@ final class Layout {
                     .filter(w -> w.fault() == leading.fault() && round.isWork(w.step(), leading))
                     .findFirst();
             if (lead.isEmpty()) {
-                if (!ballsBeforeTheirRung()) return Optional.empty();
+                boolean nowhereElse = choice.places().size() == 1;
+                if (!ballsBeforeTheirRung() || nowhereElse && !works.isEmpty()) return Optional.empty();
                 return round.onTheWay(leading.fault()).map(step -> {
                     Block swings = spread(step, Kind.TRY);
                     boolean dropped = request.edits().dropped(date, step.fault(), step.rung(), Kind.TRY);

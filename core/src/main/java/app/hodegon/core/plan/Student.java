@@ -85,10 +85,14 @@ public record Student(
         return grounds.getOrDefault(place, place.usualGround());
     }
 
-    /** Whether a planned day from one on and before another comes to a real ball: with none, no gate of a ball can be passed. */
+    /**
+     * Whether a practice day from one on and before another comes to a real ball: with none, no gate of a ball can be passed. A
+     * round is no practice.
+     */
     public boolean meetsARealBall(LocalDate from, LocalDate until) {
         return week.practiceDays(from, until).stream()
                 .flatMap(day -> week.on(day).stream())
+                .filter(slot -> slot.place() != Place.COURSE)
                 .flatMap(slot -> form(slot.place(), Rung.SHORT).stream())
                 .anyMatch(Form::realBall);
     }

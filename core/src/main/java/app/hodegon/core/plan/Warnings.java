@@ -140,16 +140,21 @@ final class Warnings {
     }
 
     private void ballsNowhere() {
-        boolean ballPlace = student.week().practiceDays(request.from(), request.nextLesson()).stream()
-                .anyMatch(d -> student.week().on(d).orElseThrow().place().ballsAllowed());
+        boolean rounds = choice.places().contains(Place.COURSE);
+        boolean ballPlace = student.meetsARealBall(request.from(), request.nextLesson())
+                || rounds && days.stream().anyMatch(Warnings::ballsAsWork);
         boolean wanted = routes.stream()
                 .flatMap(r -> r.steps().stream())
                 .anyMatch(s -> s.rung().withBall());
         if (!ballPlace && wanted) {
             warn(
                     "no-ball-day",
-                    "From %s to the next lesson there is no day at a net, range or course: no real ball until then. What is struck in its place counts as the first of a gate's two checks."
-                            .formatted(Words.day(request.from())));
+                    "From %s to the next lesson there is no day at a net or range: %s until then. What is struck in its place counts as the first of a gate's two checks."
+                            .formatted(
+                                    Words.day(request.from()),
+                                    rounds
+                                            ? "no real ball but a few in a round, which do not count,"
+                                            : "no real ball"));
             return;
         }
         days.stream()
@@ -163,6 +168,10 @@ final class Warnings {
                                 + (request.approach().has(Choice.EARN_THE_BALL)
                                         ? " is spent without a ball: none comes before its rung."
                                         : " is spent without a ball: there is no time, or no drill, for one.")));
+    }
+
+    private static boolean ballsAsWork(Day day) {
+        return day.blocks().stream().anyMatch(b -> b.kind() != Kind.TRY && b.balls() > 0);
     }
 
     private void volumeShort() {

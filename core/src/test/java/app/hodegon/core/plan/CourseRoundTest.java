@@ -121,6 +121,14 @@ class CourseRoundTest {
     }
 
     @Test
+    void whoPractisesNowhereElseDoesThereWhatCanBeDone() {
+        Student student = Requests.improver(new Week(Map.of(DayOfWeek.SUNDAY, new Week.Slot(90, Place.COURSE))));
+        assertThat(rounds(Requests.of(student, Approach.DEFAULT, 14, Fault.HANGING_BACK)))
+                .hasSize(2)
+                .allSatisfy(day -> assertThat(day.hasWork()).isTrue());
+    }
+
+    @Test
     void whoEarnsTheBallTriesNothingOnTheCourse() {
         Approach earning =
                 new Approach(Approach.DEFAULT.school(), Map.of(Choice.Question.FIRST_BALL, Choice.EARN_THE_BALL));

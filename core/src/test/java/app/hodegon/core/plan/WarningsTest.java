@@ -141,5 +141,10 @@ class WarningsTest {
         assertThat(said(request(20, 3, 10, Place.HOME), "no-ball-day").orElseThrow())
                 .startsWith("From Tuesday 1 December to the next lesson");
         assertThat(said(request(20, 3, 10, Place.RANGE), "no-ball-day")).isEmpty();
+        Week playing = new Week(
+                Map.of(DayOfWeek.MONDAY, new Slot(20, Place.HOME), DayOfWeek.SATURDAY, new Slot(90, Place.COURSE)));
+        assertThat(said(request(20, 3, 10, Place.HOME).with(playing), "no-ball-day")
+                        .orElseThrow())
+                .contains("but a few in a round, which do not count");
     }
 }
