@@ -25,11 +25,15 @@ type Props = {
 /** A chance is shown to a student only when it is worth having. */
 const WORTH_SHOWING = 0.1;
 
+/** A flag in its hole at 0, 0: a round. */
+const FLAG = "M0 0V-15L7 -11.5L0 -8";
+
 /** Width of a letter of the drills' names. */
 const LETTER = 7;
 
 /**
- * The climb to the next lesson. Done is filled, to come is outlined; a bar under a day marks a place with balls. Over the
+ * The climb to the next lesson. Done is filled, to come is outlined; a bar under a day marks a place with balls, a
+ * flag a round. Over the
  * first day of a step stands its drill, in a block small marks say what the club meets and that a half-step is due, and
  * a card says all of a day that is pointed at.
  */
@@ -111,6 +115,16 @@ export function Staircase({
             )}
             {day.planned && !day.home && (
               <rect x="1" y={bottom + 1} width={shape.dayWidth - 2} height="4" fill="var(--ink)" />
+            )}
+            {day.round && (
+              <path
+                d={FLAG}
+                transform={`translate(${shape.dayWidth / 2} ${bottom})`}
+                fill="var(--ink)"
+                stroke="var(--ink)"
+                onMouseEnter={() => setShown(day.date)}
+                onMouseLeave={() => setShown(undefined)}
+              />
             )}
             {(shape.dayWidth >= 17 || i % 2 === 0) && (
               <text
@@ -260,6 +274,14 @@ export function Staircase({
                 <path d="M1 11H11V4H23" fill="none" stroke="var(--lead)" strokeWidth="6" opacity="0.22" />
               </svg>
               the way as it was promised
+            </li>
+          )}
+          {shape.days.some((d) => d.round) && (
+            <li className="flex items-center gap-1.5">
+              <svg viewBox="-7 -17 14 18" className="size-4" aria-hidden>
+                <path d={FLAG} fill="var(--ink)" stroke="var(--ink)" />
+              </svg>
+              a round on the course
             </li>
           )}
           {marks.map((mark) => (

@@ -28,7 +28,7 @@ export type Name = { row: number; fault: string; drill: string; x: number };
 
 export type Stairs = {
   rows: string[];
-  days: { date: string; x: number; planned: boolean; home: boolean }[];
+  days: { date: string; x: number; planned: boolean; home: boolean; round: boolean }[];
   dayWidth: number;
   treads: Tread[];
   landings: Landing[];
@@ -66,7 +66,13 @@ export function stairs(
   const days = Array.from({ length: count }, (_, i) => {
     const date = plusDays(from, i);
     const day = planned.get(date);
-    return { date, x: i * dayWidth, planned: day !== undefined, home: day?.place === "home" };
+    return {
+      date,
+      x: i * dayWidth,
+      planned: day !== undefined,
+      home: day?.place === "home",
+      round: day?.place === "course",
+    };
   });
   const treads: Tread[] = plan.days.flatMap((day) => {
     const mains = day.blocks.filter((b) => b.kind === "main");

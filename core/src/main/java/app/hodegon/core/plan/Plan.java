@@ -159,7 +159,7 @@ public record Plan(
 
     /**
      * @param reps of the work; tries are none
-     * @param balls tries among them
+     * @param balls of them
      * @param wantedReps what the new movement wants before the next lesson
      */
     public record Totals(int reps, int balls, int seconds, int wantedReps) {}

@@ -151,13 +151,13 @@ public final class Planner {
     }
 
     private Totals totals(PlanRequest request, List<Route> routes, List<Day> days) {
-        List<Block> blocks = days.stream().flatMap(d -> d.blocks().stream()).toList();
+        List<Block> work = days.stream()
+                .flatMap(d -> d.blocks().stream())
+                .filter(b -> b.kind() != Kind.TRY)
+                .toList();
         return new Totals(
-                blocks.stream()
-                        .filter(b -> b.kind() != Kind.TRY)
-                        .mapToInt(Block::reps)
-                        .sum(),
-                blocks.stream().mapToInt(Block::balls).sum(),
+                work.stream().mapToInt(Block::reps).sum(),
+                work.stream().mapToInt(Block::balls).sum(),
                 days.stream().mapToInt(Day::seconds).sum(),
                 wantedReps(request.student(), routes.get(0)));
     }

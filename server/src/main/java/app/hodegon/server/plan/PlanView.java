@@ -91,7 +91,7 @@ public record PlanView(
         /** Of the day's work: nobody owes a try. */
         int reps() {
             return blocks.stream()
-                    .filter(b -> !b.kind().equals(Plan.Kind.TRY.id()))
+                    .filter(BlockView::isWork)
                     .mapToInt(BlockView::reps)
                     .sum();
         }
@@ -152,6 +152,10 @@ public record PlanView(
             }
         }
 
+        boolean isWork() {
+            return !kind.equals(Plan.Kind.TRY.id());
+        }
+
         public int reps() {
             return sets * repsPerSet;
         }
@@ -199,12 +203,14 @@ public record PlanView(
         /** Null without such days. */
         private static BehindView of(List<DayView> days) {
             if (days.isEmpty()) return null;
-            List<BlockView> blocks =
-                    days.stream().flatMap(d -> d.blocks().stream()).toList();
+            List<BlockView> work = days.stream()
+                    .flatMap(d -> d.blocks().stream())
+                    .filter(BlockView::isWork)
+                    .toList();
             return new BehindView(
                     days.size(),
-                    blocks.stream().mapToInt(BlockView::reps).sum(),
-                    blocks.stream().mapToInt(BlockView::balls).sum(),
+                    work.stream().mapToInt(BlockView::reps).sum(),
+                    work.stream().mapToInt(BlockView::balls).sum(),
                     days.stream().mapToDouble(DayView::minutes).sum());
         }
     }
