@@ -34,6 +34,7 @@ const drill = (name: string) => ({
   careWith: [] as string[],
   after: [] as string[],
   kit: ["disc"],
+  bare: false,
   diagram: {
     stance: "normal",
     props: [{ shape: "disc", at: "trail-sole" }],

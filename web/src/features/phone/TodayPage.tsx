@@ -124,7 +124,7 @@ function Day({
   });
   const place = catalogue.places.find((p) => p.id === day.place)?.label;
   // A round is played, not run: its thought is on the card.
-  const round = day.blocks.every(ofARound);
+  const round = day.blocks.every((b) => ofARound(b) && !today.stopped.includes(b.drill));
   return (
     <div className="mt-4 grid gap-5">
       {round ? (

@@ -44,6 +44,16 @@ describe("a day on a phone without a signal", () => {
     expect(range.blocks[0]!.sets, "as it was done there").toBe(9);
   });
 
+  it("plays a round all the same, as a try", () => {
+    const swings = { form: "course", restSeconds: 0, sets: 6 };
+    const round = day("2026-12-06", "course", on("short", "main", swings), on("short", "check"));
+    const open = rungs(good, { on: "2026-12-02", good: 7, of: 10 });
+    expect(rungsOf(held(round, PLAN, open, []))).toEqual(["try short"]);
+    const passed = { fault: "sway", rung: "feel", on: "2026-12-02", good: 9, of: 10, lesser: false };
+    const through = rungs(good).map((r) => ({ ...r, standing: "passed" }));
+    expect(rungsOf(held(round, PLAN, through, [passed]))).toContain("check short");
+  });
+
   it("goes on where two good sets passed it, the second of them on the phone", () => {
     const second = { fault: "sway", rung: "feel", on: "2026-12-02", good: 9, of: 10, lesser: false };
     expect(held(PLAN.days[2]!, PLAN, rungs(good), [second])).toEqual(PLAN.days[2]);

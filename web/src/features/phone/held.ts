@@ -1,4 +1,5 @@
 import type { Me, PlanBlock, PlanDay } from "@/api/types";
+import { ofARound } from "../plan/dose";
 import type { Kept } from "./outbox";
 import { marksOf } from "./session";
 
@@ -84,6 +85,8 @@ export function held(day: PlanDay, plan: Running, rungs: Me["rungs"], scored: Sc
       return more ? [] : [block];
     }
     const above = place(block.fault, block.rung) > place(gate.fault, gate.rung);
+    // A round is played all the same; what was to be work of it is a try.
+    if (above && day.place === "course") return ofARound(block) ? [{ ...block, kind: "try" }] : [];
     return [(above && instead(block, gate.rung)) || block];
   });
   return { ...day, blocks };

@@ -260,15 +260,17 @@ function DatesForm({ lesson, plan, work }: { lesson: Lesson; plan?: StoredPlan; 
 /** How much is laid; where days lie behind, of what is left, and the rest apart. */
 function Totals({ plan }: { plan: Plan }) {
   const { reps, balls, minutes, wantedReps, behind } = plan.totals;
-  const days = plan.days.length - (behind?.days ?? 0);
+  const ahead = plan.days.slice(behind?.days ?? 0);
+  const days = ahead.length;
+  const tried = ahead.flatMap((d) => d.blocks).reduce((sum, b) => sum + (b.kind === "try" ? b.balls : 0), 0);
   return (
     <p>
       <strong>
         {days} {days === 1 ? "day" : "days"}
         {behind && " left"}
       </strong>
-      , {reps} reps of which {balls} balls, {Math.round(minutes)} minutes. These rungs want about {wantedReps}{" "}
-      reps{behind && " more"}.
+      , {reps} reps of which {balls} balls{tried > 0 && `, ${tried} more as tries`}, {Math.round(minutes)}{" "}
+      minutes. These rungs want about {wantedReps} reps{behind && " more"}.
       {behind && (
         <span className="text-soft">
           {" "}

@@ -39,7 +39,7 @@ describe("the plan on paper", () => {
   it("takes the pocket card from the highest drill that needs nothing underfoot", () => {
     const drills = {
       ...CATALOGUE.drills,
-      "edge-notice": { ...CATALOGUE.drills["edge-notice"]!, kit: [], cue: "Which edge?" },
+      "edge-notice": { ...CATALOGUE.drills["edge-notice"]!, bare: true, cue: "Which edge?" },
     };
     const of = (plan: Plan, stopped: StoredPlan["stopped"] = []) => ({ ...STORED, plan, stopped });
     expect(cueCard(of(PLAN), { ...CATALOGUE, drills })).toMatchObject({ before: "Which edge?" });

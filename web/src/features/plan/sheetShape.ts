@@ -127,7 +127,7 @@ export function cueCard(
   const own = worked.filter((b) => !servesEveryFault(catalogue.drills[b.drill]!));
   const rounds = plan.days.filter((d) => d.place === "course" && (!today || d.date >= today));
   const round = rounds.flatMap((d) => d.blocks).find((b) => b.balls > 0 && may(b));
-  const bare = own.find((b) => catalogue.drills[b.drill]?.kit.length === 0);
+  const bare = own.find((b) => catalogue.drills[b.drill]?.bare);
   const block = own.find((b) => b.cue === round?.cue) ?? bare ?? own[0] ?? worked[0] ?? round;
   const drill = block && catalogue.drills[block.drill];
   return (

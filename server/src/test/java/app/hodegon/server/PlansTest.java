@@ -81,6 +81,21 @@ class PlansTest {
     }
 
     @Test
+    void aRoundIsSaidToBeOneInTheCalendar() {
+        Begun begun = Begun.swayer(coach, "improver", "", 20, 90, "course");
+        String id = begun.draft(coach);
+        ICalendar calendar =
+                Biweekly.parse(coach.text("/api/plans/" + id + "/calendar.ics")).first();
+        assertThat(calendar.getEvents())
+                .filteredOn(e -> e.getLocation().getValue().equals("Course"))
+                .hasSize(2)
+                .allSatisfy(round -> {
+                    assertThat(round.getSummary().getValue()).startsWith("Round: ");
+                    assertThat(round.getDescription().getValue()).contains("6 swings over the round");
+                });
+    }
+
+    @Test
     void aPlanWithoutADayOfWorkIsNotHandedOver() {
         Begun begun = Begun.swayer(coach, "improver", "", 20, 60, "range");
         JsonNode empty = coach.put(

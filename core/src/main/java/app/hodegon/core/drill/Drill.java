@@ -256,9 +256,9 @@ public record Drill(
         return Arrays.stream(Fault.values()).filter(f -> !f.ofTheBody()).allMatch(effects::containsKey);
     }
 
-    /** Whether it needs nothing but what is in every bag, so that it goes along on the course. */
+    /** Whether it needs no prop, so that it comes along to the course. */
     public boolean bare() {
-        return kit.stream().allMatch(Equipment::usual);
+        return kit.stream().allMatch(Equipment::played);
     }
 
     /** What the drill is on this rung. */

@@ -64,6 +64,14 @@ public enum Equipment implements Identified {
         return usual;
     }
 
+    /** Whether golf is played with it: it is no prop, and comes along to the course. A second ball is one. */
+    public boolean played() {
+        return switch (this) {
+            case TEE, DRIVER, SEVEN_IRON, WEDGE -> true;
+            default -> false;
+        };
+    }
+
     public Optional<String> substitute() {
         return Optional.ofNullable(substitute);
     }

@@ -1,18 +1,18 @@
 package app.hodegon.core.plan;
 
-import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Plan.Block;
+import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Step;
-import java.util.Optional;
-import java.util.stream.Stream;
+import java.util.Comparator;
+import java.util.Set;
 
 /**
- * A day on the course is a round: a few swings of the game with one thought, spread over it, of a drill that needs nothing
- * underfoot. It counts as work once the climb has come to the course, or where no other day has balls; before that it is
- * a try.
+ * A day on the course is a round: a few swings of the game with one thought, spread over it, of a drill that needs no prop.
+ * It counts as work once the climb has come to the course, or where no other day has balls; before that it is a try.
  */
 final class CourseRound {
 
@@ -22,18 +22,15 @@ final class CourseRound {
     /** A swing with the thought comes about so often, in minutes. */
     private static final int MINUTES_A_SWING = 15;
 
-    private final PlanRequest request;
+    private final Student student;
     private final DrillLibrary library;
-    private final DrillChoice choice;
+    private final Set<Place> places;
 
-    CourseRound(PlanRequest request, DrillLibrary library, DrillChoice choice) {
-        this.request = request;
+    /** @param places where this student practises before the next lesson */
+    CourseRound(Student student, DrillLibrary library, Set<Place> places) {
+        this.student = student;
         this.library = library;
-        this.choice = choice;
-    }
-
-    static int swings(int minutes) {
-        return Math.max(FEWEST_SWINGS, Math.min(MOST_SWINGS, minutes / MINUTES_A_SWING));
+        this.places = places;
     }
 
     /** Whether what is swung there is work on this step, so that it is checked too. */
@@ -41,40 +38,37 @@ final class CourseRound {
         return step.rung().withBall()
                 && !Dose.isSetUp(step.fault())
                 && !climb.keepsUp(step)
-                && (step.rung() == Rung.TRANSFER || choice.places().stream().noneMatch(CourseRound::hasBalls));
+                && (step.rung() == Rung.TRANSFER || places.stream().noneMatch(CourseRound::hasBalls));
     }
 
     private static boolean hasBalls(Place place) {
         return place.ballsAllowed() && place != Place.COURSE;
     }
 
-    /** What is swung there on the way: the coach's own drill for the course, or the best that is bare; empty if none is. */
-    Optional<Step> onTheWay(Fault fault) {
-        return Optional.ofNullable(request.edits().chosen().get(new Edits.StepId(fault, Rung.TRANSFER)))
-                .filter(library::has)
-                .map(library::drill)
-                .filter(this::goesAlong)
-                .or(() -> choice.best(
-                        fault, Rung.TRANSFER, this::goesAlong, request.student()::hasPassed, Optional.empty()))
-                .map(drill ->
-                        new Step(Rung.TRANSFER, fault, drill.id(), Optional.empty(), "the thought for the round"));
+    /** Whether there is no other place, so that what needs no ball is done there too. */
+    boolean isAllThereIs() {
+        return places.size() == 1;
     }
 
-    private boolean goesAlong(Drill drill) {
-        return choice.possibleAt(drill, Place.COURSE, Rung.TRANSFER);
+    /** The swings of a round of so many minutes; none where not even one fits. */
+    Block swings(int minutes, Dose dose, Step step, Kind kind, Climb climb) {
+        int swings = Math.max(FEWEST_SWINGS, Math.min(MOST_SWINGS, minutes / MINUTES_A_SWING));
+        Dose.Sets sets = dose.spread(minutes * 60 - Dose.SET_UP_SECONDS, swings);
+        return dose.block(
+                sets,
+                step,
+                kind,
+                student.hand().say(thought(step, climb).texts().cue()));
     }
 
-    /** The thought: of the drill itself, or of what was met highest on the way; one that needs nothing underfoot goes first. */
-    String thought(Step step, Climb climb) {
-        Drill own = Optional.of(library.drill(step.drill()))
+    /** The drill whose cue goes along: its own, or of what was met highest on the way; one without a prop goes first. */
+    private Drill thought(Step step, Climb climb) {
+        Drill swung = library.drill(step.drill());
+        if (!swung.servesEveryFault()) return swung;
+        return climb.met()
+                .map(met -> library.drill(met.drill()))
                 .filter(d -> !d.servesEveryFault())
-                .or(() -> met(climb).filter(Drill::bare).findFirst())
-                .or(() -> met(climb).findFirst())
-                .orElseGet(() -> library.drill(step.drill()));
-        return request.student().hand().say(own.texts().cue());
-    }
-
-    private Stream<Drill> met(Climb climb) {
-        return climb.met().map(s -> library.drill(s.drill())).filter(d -> !d.servesEveryFault());
+                .min(Comparator.comparing(d -> !d.bare()))
+                .orElse(swung);
     }
 }

@@ -74,7 +74,7 @@ final class Layout {
         this.choice = choice;
         this.routes = routes;
         this.conditions = new Conditions(request, library, choice);
-        this.round = new CourseRound(request, library, choice);
+        this.round = new CourseRound(student, library, choice.places());
         this.dates = student.week().practiceDays(request.from(), request.nextLesson());
     }
 
@@ -240,40 +240,44 @@ final class Layout {
             return new Day(date, slot.place(), seconds, List.copyOf(blocks));
         }
 
-        /** The round of a day on the course; empty where the fault has nothing that is swung there. */
+        /** The round of a day on the course; empty where the coach keeps work there, or nothing is swung. */
         private Optional<Day> round() {
+            if (works.stream()
+                    .anyMatch(w ->
+                            !request.edits().locked(date, w.fault(), Kind.MAIN).isEmpty())) {
+                return Optional.empty();
+            }
             Optional<Work> lead = works.stream()
                     .filter(w -> w.fault() == leading.fault() && round.isWork(w.step(), leading))
                     .findFirst();
-            if (lead.isEmpty()) {
-                boolean nowhereElse = choice.places().size() == 1;
-                if (!ballsBeforeTheirRung() || nowhereElse && !works.isEmpty()) return Optional.empty();
-                return round.onTheWay(leading.fault()).map(step -> {
-                    Block swings = spread(step, Kind.TRY);
-                    boolean dropped = request.edits().dropped(date, step.fault(), step.rung(), Kind.TRY);
-                    return dropped || swings.sets() == 0 ? free() : day(List.of(swings));
-                });
-            }
-            Work work = lead.get();
-            Block swings = lockedMain(work).orElseGet(() -> spread(work.step(), Kind.MAIN));
-            if (swings.sets() == 0) return Optional.of(free());
+            if (lead.isPresent()) return Optional.of(worked(lead.get()));
+            if (!ballsBeforeTheirRung() || round.isAllThereIs() && !works.isEmpty()) return Optional.empty();
+            return routes.get(0).round().map(step -> {
+                boolean dropped = request.edits().dropped(date, step.fault(), step.rung(), Kind.TRY);
+                return dropped ? free() : round(swings(step, Kind.TRY), List.of());
+            });
+        }
+
+        private Day worked(Work work) {
+            Block swings = swings(work.step(), Kind.MAIN);
             int left = slot.minutes() * 60 - Dose.SET_UP_SECONDS - swings.seconds();
             List<Block> checks = checks(left).stream()
                     .filter(c -> c.fault() == work.fault() && c.seconds() <= left)
                     .toList();
-            book(List.of(swings), checks);
-            return Optional.of(day(Stream.concat(Stream.of(swings), checks.stream())
-                    .map(b -> eased && !b.locked() ? b.eased() : b)
-                    .toList()));
+            Day day = round(swings, checks);
+            if (!day.blocks().isEmpty()) book(List.of(swings), checks);
+            return day;
         }
 
-        private Block spread(Step step, Kind kind) {
-            Dose dose = dose(step, slot.place());
-            Dose.Sets sets = dose.spread(slot.minutes() * 60 - Dose.SET_UP_SECONDS, CourseRound.swings(slot.minutes()));
-            return dose.block(sets, step, kind, round.thought(step, leading));
+        private Block swings(Step step, Kind kind) {
+            return round.swings(slot.minutes(), dose(step, slot.place()), step, kind, leading);
         }
 
-        private Day day(List<Block> blocks) {
+        private Day round(Block swings, List<Block> checks) {
+            if (swings.sets() == 0) return free();
+            List<Block> blocks = Stream.concat(Stream.of(swings), checks.stream())
+                    .map(b -> eased ? b.eased() : b)
+                    .toList();
             return new Day(date, slot.place(), Dose.SET_UP_SECONDS + seconds(blocks), blocks);
         }
 

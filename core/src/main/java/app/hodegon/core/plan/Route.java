@@ -16,13 +16,15 @@ import java.util.function.BiPredicate;
  * @param standIns for a rung whose drill is not possible at a place, the drill that is worked there instead
  * @param below what lies under them, highest first: to refresh, and for days that have no place for the steps
  * @param firstBalls by place, what a few short balls are hit with before their rung is reached
+ * @param round what is swung on the course before that is reached; empty where nothing is
  */
 record Route(
         Fault fault,
         List<Step> steps,
         Map<Rung, Map<Place, Step>> standIns,
         List<Step> below,
-        Map<Place, Step> firstBalls) {
+        Map<Place, Step> firstBalls,
+        Optional<Step> round) {
 
     /** This step there, or what stands in for it; empty where neither is possible. */
     Optional<Step> at(Step step, Place place, BiPredicate<Step, Place> possible) {

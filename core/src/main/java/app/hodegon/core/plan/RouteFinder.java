@@ -18,6 +18,7 @@ import java.util.List;
 import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
+import java.util.function.Predicate;
 import java.util.stream.Collectors;
 import java.util.stream.Stream;
 
@@ -55,7 +56,7 @@ final class RouteFinder {
     private Route route(Fault fault) {
         Map<Rung, Map<Place, Step>> standIns = new EnumMap<>(Rung.class);
         List<Step> steps = steps(fault, standIns);
-        return new Route(fault, steps, standIns, below(fault), firstBalls(fault, steps));
+        return new Route(fault, steps, standIns, below(fault), firstBalls(fault, steps), round(fault));
     }
 
     /** By place with balls, the short-ball drill that needs nothing passed before it; the route's own where it can be. */
@@ -82,6 +83,18 @@ final class RouteFinder {
                             new Step(Rung.SHORT, fault, d.id(), Optional.empty(), "a few balls from the start")));
         }
         return balls;
+    }
+
+    /** The coach's own drill for the game, or the best; without a prop. */
+    private Optional<Step> round(Fault fault) {
+        if (!choice.places().contains(Place.COURSE)) return Optional.empty();
+        Predicate<Drill> comesAlong = d -> choice.possibleAt(d, Place.COURSE, Rung.TRANSFER);
+        return Optional.ofNullable(request.edits().chosen().get(new Edits.StepId(fault, Rung.TRANSFER)))
+                .filter(library::has)
+                .map(library::drill)
+                .filter(comesAlong)
+                .or(() -> choice.best(fault, Rung.TRANSFER, comesAlong, request.student()::hasPassed, Optional.empty()))
+                .map(d -> new Step(Rung.TRANSFER, fault, d.id(), Optional.empty(), "the thought for the round"));
     }
 
     private List<Step> steps(Fault fault, Map<Rung, Map<Place, Step>> standIns) {

@@ -158,6 +158,27 @@ class CourseRoundTest {
         assertThat(plan.totals().reps()).isEqualTo(work);
     }
 
+    /** It stands first, as on every other day. */
+    @Test
+    void whatTheCoachKeepsOnTheCourseStands() {
+        PlanRequest request = asked(90, 7, Fault.HANGING_BACK);
+        Edits.Locked kept = new Edits.Locked(
+                rounds(request).get(0).date(), Fault.HANGING_BACK, Rung.REHEARSE, "finish-hold", Kind.MAIN, 3, 5);
+        PlanRequest keeping = request.with(new Edits(List.of(kept), Set.of(), Map.of(), Set.of()));
+        assertThat(rounds(keeping))
+                .singleElement()
+                .satisfies(day -> assertThat(day.blocks())
+                        .anyMatch(b -> b.locked() && b.drill().equals("finish-hold") && b.sets() == 3));
+    }
+
+    @Test
+    void aSecondBallIsAPropAndATeeIsNot() {
+        assertThat(LIBRARY.drill("outer-prop").bare()).isFalse();
+        assertThat(LIBRARY.drill("pocket-glove").bare()).isFalse();
+        assertThat(LIBRARY.drill("forward-ball").bare()).isTrue();
+        assertThat(LIBRARY.drill("top-hold").bare()).isTrue();
+    }
+
     @Test
     void aRodStaysAtHome() {
         Student student = Requests.improver(

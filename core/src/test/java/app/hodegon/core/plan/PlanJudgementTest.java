@@ -36,7 +36,6 @@ import java.util.TreeSet;
 import java.util.regex.Matcher;
 import java.util.regex.Pattern;
 import java.util.stream.Collectors;
-import java.util.stream.Stream;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.params.ParameterizedTest;
 import org.junit.jupiter.params.provider.EnumSource;
@@ -69,20 +68,8 @@ class PlanJudgementTest {
         return new Student(Handedness.RIGHT, Level.IMPROVER, AgeBand.ADULT, Set.of(), kit, week, Shoes.SOFT, List.of());
     }
 
-    private static PlanRequest request(Student student, Approach approach, int days, Fault... focus) {
-        return new PlanRequest(
-                student,
-                approach,
-                Stream.of(focus)
-                        .map(f -> new PlanRequest.Focus(f, Grade.LIKELY))
-                        .toList(),
-                Set.of(),
-                FROM,
-                FROM.plusDays(days));
-    }
-
     private static Plan plan(Student student, int days, Fault... focus) {
-        return PLANNER.plan(request(student, Approach.DEFAULT, days, focus));
+        return PLANNER.plan(Requests.of(student, Approach.DEFAULT, days, focus));
     }
 
     private static List<Block> mains(Plan plan) {
@@ -160,7 +147,7 @@ class PlanJudgementTest {
 
     @Test
     void aBlockOfOneThingIsChosenOnPurpose() {
-        PlanRequest usual = request(student(week(Place.HOME, 5, 30)), Approach.DEFAULT, 28, Fault.SWAY);
+        PlanRequest usual = Requests.of(student(week(Place.HOME, 5, 30)), Approach.DEFAULT, 28, Fault.SWAY);
         Plan one = PLANNER.plan(usual.with(PlanRequest.Settings.USUAL.ofOneThing()));
         List<Day> first = one.days().subList(0, 6);
         assertThat(first).allSatisfy(d -> {
@@ -192,7 +179,7 @@ class PlanJudgementTest {
             }
         }
         Approach flatten = Approach.of(Map.of("trail-edge", "let-flatten", "pressure", "ankle-to-ankle"));
-        Plan plan = PLANNER.plan(request(student(week(Place.HOME, 4, 20)), flatten, 21, Fault.NO_LOAD));
+        Plan plan = PLANNER.plan(Requests.of(student(week(Place.HOME, 4, 20)), flatten, 21, Fault.NO_LOAD));
         Step feel = plan.route().stream()
                 .filter(s -> s.rung() == Rung.FEEL)
                 .findFirst()
@@ -206,7 +193,7 @@ class PlanJudgementTest {
     void aReasonIsSaidOnce() {
         int goesOn = 0;
         for (Fault fault : Fault.values()) {
-            List<Step> route = PLANNER.plan(request(student(week(Place.HOME, 4, 20)), Approach.DEFAULT, 21, fault))
+            List<Step> route = PLANNER.plan(Requests.of(student(week(Place.HOME, 4, 20)), Approach.DEFAULT, 21, fault))
                     .route();
             for (int i = 1; i < route.size(); i++) {
                 if (!route.get(i).drill().equals(route.get(i - 1).drill())) continue;
@@ -223,7 +210,7 @@ class PlanJudgementTest {
         assertThat(set.ways().moves()).containsExactly("ankle-load-turn", "drop-across-hip-back", "drop-across-square");
         Approach school =
                 Approach.of(Map.of("lead-landing", "ankle", "trail-edge", "let-flatten", "pressure", "ankle-to-ankle"));
-        PlanRequest request = request(student(week(Place.HOME, 5, 20)), school, 21, Fault.EARLY_SPIN);
+        PlanRequest request = Requests.of(student(week(Place.HOME, 5, 20)), school, 21, Fault.EARLY_SPIN);
         Edits edits = new Edits(
                 List.of(), Set.of(), Map.of(new Edits.StepId(Fault.EARLY_SPIN, Rung.FEEL), set.id()), Set.of());
         List<String> conditions = PLANNER.plan(request.with(edits)).days().stream()
@@ -242,7 +229,7 @@ class PlanJudgementTest {
         List.of(DayOfWeek.THURSDAY, DayOfWeek.FRIDAY, DayOfWeek.SATURDAY, DayOfWeek.SUNDAY)
                 .forEach(d -> slots.put(d, new Slot(20, Place.HOME)));
         Edits.StepId feel = new Edits.StepId(Fault.NO_LOAD, Rung.FEEL);
-        PlanRequest request = request(student(new Week(slots)), Approach.DEFAULT, 21, Fault.NO_LOAD)
+        PlanRequest request = Requests.of(student(new Week(slots)), Approach.DEFAULT, 21, Fault.NO_LOAD)
                 .with(new Edits(List.of(), Set.of(), Map.of(feel, "press-in-three"), Set.of()));
         List<Block> onFeel = PLANNER.plan(request).days().stream()
                 .map(PlanJudgementTest::main)
@@ -261,7 +248,7 @@ class PlanJudgementTest {
 
     @Test
     void drillsThatGoTogetherAreCombinedInOneBlock() {
-        PlanRequest request = request(student(week(Place.HOME, 5, 20)), Approach.DEFAULT, 28, Fault.SWAY);
+        PlanRequest request = Requests.of(student(week(Place.HOME, 5, 20)), Approach.DEFAULT, 28, Fault.SWAY);
         Edits edits = new Edits(
                 List.of(),
                 Set.of(),
@@ -313,7 +300,7 @@ class PlanJudgementTest {
                     .isEqualTo(3 * balls.balls());
         }
         Approach earned = Approach.of(Map.of("first-ball", "earn-the-ball"));
-        Plan without = PLANNER.plan(request(student, earned, 14, fault));
+        Plan without = PLANNER.plan(Requests.of(student, earned, 14, fault));
         Day range = without.days().stream()
                 .filter(d -> d.place() == Place.RANGE)
                 .findFirst()
@@ -351,7 +338,7 @@ class PlanJudgementTest {
         for (int minutes : List.of(8, 15, 40)) {
             for (int days : List.of(2, 4)) {
                 PlanRequest request =
-                        request(student(week(Place.HOME, days, minutes)), Approach.DEFAULT, 21, Fault.SWAY);
+                        Requests.of(student(week(Place.HOME, days, minutes)), Approach.DEFAULT, 21, Fault.SWAY);
                 Plan plan = PLANNER.plan(request);
                 String said = plan.warnings().stream()
                         .filter(w -> w.code().equals("volume-short"))
@@ -408,7 +395,7 @@ class PlanJudgementTest {
         assertThat(soft.leftOut()).extracting(LeftOut::drill).contains("arch-press", "press-in-three");
         assertThat(soft.leftOut()).anyMatch(l -> l.reason().startsWith("not in spikes"));
         Approach square = Approach.of(Map.of("trail-foot-set", "square"));
-        Plan home = PLANNER.plan(request(spikes.with(week(Place.HOME, 4, 20)), square, 14, Fault.SWAY));
+        Plan home = PLANNER.plan(Requests.of(spikes.with(week(Place.HOME, 4, 20)), square, 14, Fault.SWAY));
         assertThat(mains(home)).noneMatch(b -> b.drill().equals("grip-turns"));
         Student mats = new Student(
                 Handedness.LEFT,
@@ -420,9 +407,9 @@ class PlanJudgementTest {
                 Shoes.SPIKES,
                 List.of(),
                 Map.of(Place.RANGE, Ground.MAT));
-        assertThat(PLANNER.plan(request(mats, square, 14, Fault.SWAY)).leftOut())
+        assertThat(PLANNER.plan(Requests.of(mats, square, 14, Fault.SWAY)).leftOut())
                 .contains(new LeftOut("grip-turns", "the ground is wrong for it where this student practises"));
-        Plan grass = PLANNER.plan(request(mats.with(week(Place.GARDEN, 4, 40)), square, 14, Fault.SWAY));
+        Plan grass = PLANNER.plan(Requests.of(mats.with(week(Place.GARDEN, 4, 40)), square, 14, Fault.SWAY));
         assertThat(grass.route()).extracting(Step::drill).contains("grip-turns");
     }
 

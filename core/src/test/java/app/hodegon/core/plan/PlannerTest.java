@@ -70,15 +70,7 @@ class PlannerTest {
     }
 
     private static Plan plan(Student student, Approach approach, Fault... focus) {
-        return PLANNER.plan(new PlanRequest(
-                student,
-                approach,
-                Stream.of(focus)
-                        .map(f -> new PlanRequest.Focus(f, Grade.LIKELY))
-                        .toList(),
-                Set.of(),
-                FROM,
-                NEXT));
+        return PLANNER.plan(Requests.of(student, approach, 14, focus));
     }
 
     @Test

@@ -343,6 +343,7 @@ class CatalogueController {
                 ids(drill.careWith()),
                 drill.after(),
                 ids(drill.kit()),
+                drill.bare(),
                 new DiagramView(
                         drill.diagram().stance().id(),
                         drill.diagram().props().stream()

@@ -193,6 +193,7 @@ public record CatalogueView(
      * @param main faults it works on directly
      * @param helps faults it helps with
      * @param caution empty where only general cautions apply
+     * @param bare whether it needs no prop
      * @param notice what is asked after each set; null for nothing
      * @param halfSteps small changes by rung, in the order in which they come up
      * @param next the half-step that a run of good ones brings, by rung; left out where it is the harder form
@@ -228,6 +229,7 @@ public record CatalogueView(
             @NotNull List<String> careWith,
             @NotNull List<String> after,
             @NotNull List<String> kit,
+            @NotNull boolean bare,
             @NotNull DiagramView diagram,
             NoticeView notice,
             @NotNull Map<String, List<HalfStepView>> halfSteps,

@@ -108,8 +108,12 @@ final class PlanCalendar {
     }
 
     private static String title(StoredPlan plan, DayView day, DrillLibrary library) {
-        List<String> drills = day.blocks().stream()
-                .filter(b -> b.kind().equals("main") && !plan.isStopped(b.drill()))
+        List<BlockView> mayBeDone =
+                day.blocks().stream().filter(b -> !plan.isStopped(b.drill())).toList();
+        if (!day.hasWork() && !mayBeDone.isEmpty())
+            return "Round: " + mayBeDone.get(0).cue();
+        List<String> drills = mayBeDone.stream()
+                .filter(b -> b.kind().equals("main"))
                 .map(b -> name(library, b))
                 .distinct()
                 .toList();
@@ -125,7 +129,10 @@ final class PlanCalendar {
         if (plan.isStopped(block.drill())) return "Stopped for pain, leave it out: " + name(library, block) + ".";
         return block.kind().substring(0, 1).toUpperCase(Locale.ROOT)
                 + block.kind().substring(1) + ": "
-                + name(library, block) + ", " + block.sets() + " × " + block.repsPerSet()
+                + name(library, block) + ", "
+                + (block.ofARound()
+                        ? block.sets() + " swings over the round"
+                        : block.sets() + " × " + block.repsPerSet())
                 + ". " + block.cue() + ".";
     }
 }

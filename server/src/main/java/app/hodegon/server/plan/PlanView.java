@@ -152,6 +152,11 @@ public record PlanView(
             }
         }
 
+        /** Whether its swings are spread over a round: the game is the rest between them. */
+        boolean ofARound() {
+            return Form.COURSE.id().equals(form) && restSeconds == 0;
+        }
+
         boolean isWork() {
             return !kind.equals(Plan.Kind.TRY.id());
         }
