@@ -3,7 +3,7 @@ import { useCatalogue } from "@/api/queries";
 import type { Catalogue } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
-import { dose } from "../plan/dose";
+import { dose, howLong } from "../plan/dose";
 import { Staircase } from "../plan/Staircase";
 import { NextGate } from "./NextGate";
 import { PhoneFrame } from "./PhoneFrame";
@@ -89,7 +89,7 @@ function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
                 <summary className="flex min-h-11 cursor-pointer items-center gap-2">
                   {longDay(d.date)}
                   <span className="text-soft ml-auto">
-                    {catalogue.places.find((p) => p.id === d.place)?.label}, {Math.round(d.minutes)} min
+                    {catalogue.places.find((p) => p.id === d.place)?.label}, {howLong(d)}
                   </span>
                 </summary>
                 <ul className="pb-2">

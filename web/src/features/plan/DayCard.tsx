@@ -1,6 +1,6 @@
 import type { Catalogue, PlanDay } from "@/api/types";
 import { longDay } from "@/calendar/dates";
-import { dose, halfStepOf, KIND, speedOf } from "./dose";
+import { dose, halfStepOf, howLong, KIND, speedOf } from "./dose";
 
 /** A day of the plan on a small card: what, how much, how fast, and what is different that day. */
 export function DayCard({ day, catalogue, done }: { day: PlanDay; catalogue: Catalogue; done: boolean }) {
@@ -10,7 +10,8 @@ export function DayCard({ day, catalogue, done }: { day: PlanDay; catalogue: Cat
       <p>
         <strong>{longDay(day.date)}</strong>{" "}
         <span className="text-soft">
-          {place}, {Math.round(day.minutes)} min{done && ", done"}
+          {place}, {howLong(day)}
+          {done && ", done"}
         </span>
       </p>
       <ul className="grid gap-1">

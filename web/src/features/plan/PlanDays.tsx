@@ -6,7 +6,7 @@ import { DrillPose } from "../golfer/DrillPose";
 import { type Look, lookOf } from "../golfer/looks";
 import type { Motion } from "../golfer/motion";
 import { instruction } from "../drill/instruction";
-import { dose, halfStepOf, KIND, sameWork, speedOf, ofARound } from "./dose";
+import { dose, halfStepOf, howLong, KIND, ofARound, sameWork, speedOf } from "./dose";
 import { isStopped } from "./stopped";
 
 /** What is done on each day, block by block. */
@@ -39,7 +39,7 @@ export function PlanDays({
               <p className="flex flex-wrap gap-x-3">
                 <strong>{longDay(day.date)}</strong>
                 <span className="text-soft">
-                  {catalogue.places.find((p) => p.id === day.place)?.label ?? day.place}, {day.minutes} min
+                  {catalogue.places.find((p) => p.id === day.place)?.label ?? day.place}, {howLong(day)}
                 </span>
                 {practised.includes(day.date) && <span className="font-semibold">done</span>}
               </p>

@@ -1,4 +1,4 @@
-import type { PlanBlock } from "@/api/types";
+import type { PlanBlock, PlanDay } from "@/api/types";
 
 /** What a block is for. */
 export const KIND: Record<string, string> = { refresh: "Refresh", main: "Main", check: "Check", try: "Try" };
@@ -12,6 +12,10 @@ const STRUCK: Record<string, string> = {
 
 /** Whether its swings are spread over a round: the game is the rest between them. */
 export const ofARound = (block: PlanBlock) => block.form === "course" && block.restSeconds === 0;
+
+/** How long a day's practice takes; a round takes as long as it takes. */
+export const howLong = (day: PlanDay) =>
+  day.blocks.some(ofARound) ? "a round" : `${Math.round(day.minutes)} min`;
 
 /** Sets and reps in words. */
 export function dose(block: PlanBlock): string {

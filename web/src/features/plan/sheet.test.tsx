@@ -49,6 +49,27 @@ describe("the plan on paper", () => {
     expect(cueCard(of(PLAN, hurt), { ...CATALOGUE, drills })).toMatchObject({ before: "Turn the disc" });
   });
 
+  it("carries the thought of the round that comes next, and the drill that it is of", () => {
+    const swings = { kind: "try", rung: "transfer", form: "course", restSeconds: 0, sets: 6, balls: 6 };
+    const round = (date: string, cue: string) => ({
+      ...day(date, block({ ...swings, cue })),
+      place: "course",
+    });
+    const edge = { ...CATALOGUE.drills["edge-notice"]!, cue: "Which edge?" };
+    const catalogue = { ...CATALOGUE, drills: { ...CATALOGUE.drills, "edge-notice": edge } };
+    const days = [
+      ...PLAN.days.slice(0, 1),
+      round("2026-12-05", edge.cue),
+      round("2026-12-12", "Turn the disc"),
+    ];
+    const stored = { ...STORED, plan: { ...PLAN, days } };
+    const card = cueCard(stored, catalogue, "2026-12-03")!;
+    expect(card.before).toBe(edge.cue);
+    expect(card.after).toContain(edge.name.toLowerCase());
+    expect(cueCard(stored, catalogue, "2026-12-06")!.before).toBe("Turn the disc");
+    expect(sheetOf(LESSON, stored, CATALOGUE).weeks.flat()[1]!.where).toContain("a round");
+  });
+
   it("crosses out what is stopped for pain, on days to come", () => {
     const ahead = plusDays(today(), 3);
     const behind = plusDays(today(), -3);

@@ -2,7 +2,7 @@ import type { Catalogue, Drill, Lesson, Plan, PlanBlock, PlanDay, StoredPlan } f
 import { daysBetween, shortDay } from "@/calendar/dates";
 import { instruction } from "../drill/instruction";
 import { type Look, lookOf } from "../golfer/looks";
-import { dose, halfStepOf, ofARound, speedOf } from "./dose";
+import { dose, halfStepOf, howLong, ofARound, speedOf } from "./dose";
 import { isStopped } from "./stopped";
 
 /** The plan on paper, in words: the same for the page, the printer and the file. */
@@ -56,7 +56,7 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): Sheet
   return {
     date: day.date,
     when: shortDay(day.date),
-    where: `${place}, ${Math.round(day.minutes)} min`,
+    where: `${place}, ${howLong(day)}`,
     drill: main && catalogue.drills[main.drill],
     rung: main?.rung,
     lines: day.blocks.map((block) => {
@@ -128,8 +128,9 @@ export function cueCard(
   const rounds = plan.days.filter((d) => d.place === "course" && (!today || d.date >= today));
   const round = rounds.flatMap((d) => d.blocks).find((b) => b.balls > 0 && may(b));
   const bare = own.find((b) => catalogue.drills[b.drill]?.bare);
-  const block = own.find((b) => b.cue === round?.cue) ?? bare ?? own[0] ?? worked[0] ?? round;
-  const drill = block && catalogue.drills[block.drill];
+  const block = bare ?? own[0] ?? worked[0] ?? round;
+  const thought = round && Object.values(catalogue.drills).find((d) => d.cue === round.cue);
+  const drill = thought ?? (block && catalogue.drills[block.drill]);
   return (
     drill && {
       before: round?.cue ?? drill.cue,

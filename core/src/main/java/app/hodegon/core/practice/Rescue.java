@@ -4,6 +4,7 @@ import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
 import java.util.Collections;
 import java.util.Set;
+import java.util.function.Supplier;
 
 /** What a student does on the course when today's fault is back: one thing that needs no drill and no thought twice. */
 public final class Rescue {
@@ -18,10 +19,12 @@ public final class Rescue {
      * In a sentence or two, in lead/trail placeholders.
      *
      * @param flags joints that need care: what loads one of them is not given
-     * @param likely faults beside this one: what feeds one of them is not given
+     * @param likely faults beside this one: what feeds one of them is not given; asked only where that can be
      */
-    public static String of(Fault fault, Set<Joint> flags, Set<Fault> likely) {
-        boolean refused = !Collections.disjoint(loads(fault), flags) || !Collections.disjoint(feeds(fault), likely);
+    public static String of(Fault fault, Set<Joint> flags, Supplier<Set<Fault>> likely) {
+        Set<Fault> fed = feeds(fault);
+        boolean refused = !Collections.disjoint(loads(fault), flags)
+                || !fed.isEmpty() && !Collections.disjoint(fed, likely.get());
         return refused ? FOR_ANYBODY : of(fault);
     }
 

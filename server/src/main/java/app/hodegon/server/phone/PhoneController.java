@@ -40,6 +40,7 @@ import java.util.List;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
+import java.util.function.Supplier;
 import java.util.stream.Stream;
 import org.springframework.http.HttpStatus;
 import org.springframework.http.ResponseEntity;
@@ -226,7 +227,7 @@ class PhoneController {
     }
 
     private Optional<String> rescue(StoredPlan plan, StoredStudent student) {
-        Set<Fault> likely = Set.copyOf(
+        Supplier<Set<Fault>> likely = () -> Set.copyOf(
                 lessons.diagnose(lessons.byId(plan.lessonId()), student).likely());
         return plan.plan().route().stream()
                 .findFirst()
