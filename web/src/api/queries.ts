@@ -317,12 +317,18 @@ export const queries = {
       queryKey: ["lessons", lesson, "practised"],
       queryFn: () => api.get<string[]>(`/api/lessons/${lesson}/plan/practised`),
     }),
-  /** What can be checked at the start of a lesson, or was. */
+  /** What each stage of a lesson brought. */
   tried: (id: string) =>
     queryOptions({
       queryKey: ["lessons", id, "tried"],
-      queryFn: () => api.get<Wire["TriedView"][]>(`/api/lessons/${id}/tried`),
+      queryFn: () => api.get<Wire["StagesView"]>(`/api/lessons/${id}/tried`),
     }),
+  climb: (lesson: string, minutes: number) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "climb", minutes],
+      queryFn: () => api.get<Wire["ClimbPartView"][]>(`/api/lessons/${lesson}/climb?minutes=${minutes}`),
+    }),
+  /** What can be checked at the start of a lesson, or was. */
   lessonChecks: (lesson: string) =>
     queryOptions({
       queryKey: ["lessons", lesson, "checks"],

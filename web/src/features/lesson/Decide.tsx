@@ -37,6 +37,7 @@ export function Decide({
       client.setQueryData(queries.lesson(lesson.id).queryKey, decided);
       client.invalidateQueries({ queryKey: ["students", lesson.studentId] });
       client.invalidateQueries({ queryKey: queries.decisions(lesson.id).queryKey });
+      client.invalidateQueries({ queryKey: ["lessons", lesson.id, "climb"] });
       navigate(`/lessons/${lesson.id}/plan`);
     },
   });

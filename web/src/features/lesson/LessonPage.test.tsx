@@ -110,6 +110,43 @@ const lastEntry = () =>
   calls.filter((c) => c.request.startsWith("PUT") && c.request.endsWith("entry")).at(-1)?.body as LessonEntry;
 const press = (key: string) => fireEvent.keyDown(document.body, { key });
 
+describe("the climb of a lesson", () => {
+  const part = { drill: "disc-turn", why: "works directly on sway" };
+  const CLIMB = [
+    { ...part, rung: "feel", label: "Feel", minutes: 9 },
+    { ...part, rung: "short", label: "Short ball", length: "waist", minutes: 9 },
+    { ...part, rung: "full", label: "Full swing", length: "full", minutes: 6 },
+  ];
+
+  it("is led part by part, a step on or a step back, and balls are keyed in at each", async () => {
+    calls = serve({
+      "GET /api/lessons/l1": LESSON,
+      "GET /api/catalogue?hand=right": CATALOGUE,
+      "PUT /api/lessons/l1/entry": echo,
+      "GET /api/lessons/l1/climb?minutes=30": CLIMB,
+      "GET /api/lessons/l1/tried": { tried: [], rungs: [], unit: "m" },
+      "GET /api/lessons/l1/shot-files": [],
+    });
+    show(<LessonPage />, { path: "/lessons/:id", at: "/lessons/l1?view=tried" });
+    fireEvent.click(await screen.findByRole("button", { name: "Begin: feel" }));
+    expect(screen.queryByRole("button", { name: /Lost it/ })).toBeNull();
+    fireEvent.click(screen.getByRole("button", { name: "Held: on to short ball" }));
+    expect(screen.getByText("0 of 9 min")).toBeDefined();
+    fireEvent.change(screen.getAllByLabelText("How far it came")[0]!, { target: { value: "44 3L" } });
+    fireEvent.click(screen.getAllByRole("button", { name: "Add ball" })[0]!);
+    expect(screen.getByText("44 3L")).toBeDefined();
+    fireEvent.change(screen.getAllByLabelText("How far it came")[0]!, { target: { value: "far" } });
+    fireEvent.click(screen.getAllByRole("button", { name: "Add ball" })[0]!);
+    expect(screen.getByRole("alert").textContent).toContain("128 4L");
+    fireEvent.click(screen.getByRole("button", { name: "Lost it: back to feel" }));
+    await waitFor(() => expect(Object.values(lastEntry().tries ?? {})).toHaveLength(3));
+    const tries = Object.values(lastEntry().tries!).sort((a, b) => a.number - b.number);
+    expect(tries.map((t) => t.length)).toEqual([undefined, "waist", undefined]);
+    expect(Object.values(tries[1]!.balls!)).toEqual([{ number: 1, carry: 44, offline: -3 }]);
+    expect(tries[1]!.minutes).toBe(9);
+  });
+});
+
 describe("capturing a lesson", () => {
   it("tallies by tap and by key, and saves as it goes", async () => {
     await open();

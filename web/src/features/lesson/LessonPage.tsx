@@ -16,6 +16,7 @@ import { DecisionRecord } from "./DecisionRecord";
 import { FeetPanel } from "./FeetPanel";
 import { FindSign } from "./FindSign";
 import { belongsElsewhere, TALLY_KEYS } from "./keys";
+import { KeyedBalls } from "./KeyedBalls";
 import { KeysSheet } from "./KeysSheet";
 import { NextLooks } from "./NextLooks";
 import { Opening } from "./Opening";
@@ -295,7 +296,16 @@ function LessonDesk({ lesson, catalogue }: { lesson: Lesson; catalogue: Catalogu
                   onChange={(e) => change((was) => ({ ...was, note: e.target.value }))}
                 />
               </label>
-              <ShotsPanel lessonId={lesson.id} studentId={lesson.studentId} moment={moment} />
+              <ShotsPanel lessonId={lesson.id} studentId={lesson.studentId} moment={moment}>
+                <KeyedBalls
+                  entry={entry}
+                  moment={moment}
+                  hand={lesson.handedness as Hand}
+                  catalogue={catalogue}
+                  change={change}
+                  withClub
+                />
+              </ShotsPanel>
             </>
           )}
         </div>

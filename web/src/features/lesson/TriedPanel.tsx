@@ -1,12 +1,26 @@
 import { useQuery } from "@tanstack/react-query";
 import { Plus, Trash2 } from "lucide-react";
+import type { ReactNode } from "react";
 import { queries } from "@/api/queries";
-import type { Catalogue, Lesson, LessonEntry, Wire } from "@/api/types";
+import type { Catalogue, Hand, Lesson, LessonEntry, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { IconButton } from "@/ui/IconButton";
 import { newId } from "@/api/newId";
 import { inOrder, told, verdictSaid } from "../progress/verdicts";
-import { asMoment, type Try, tryChanged, triesOf, withoutTry, withTry } from "./changes";
+import { ShotsPanel } from "../shots/ShotsPanel";
+import {
+  asMoment,
+  MOST_TRIES,
+  ofMoment,
+  type Try,
+  tryChanged,
+  triesOf,
+  withoutTry,
+  withTry,
+} from "./changes";
+import { KeyedBalls } from "./KeyedBalls";
+import { LadderPicture, stageName } from "./LadderPicture";
+import { LessonClimb } from "./LessonClimb";
 import { ReadingsForm } from "./ReadingsForm";
 import { SameSwings } from "./SameSwings";
 import { TallyKeys } from "./TallyKeys";
@@ -29,44 +43,94 @@ export function TriedPanel({
   change: ChangeEntry;
 }) {
   const tries = triesOf(entry);
-  const brought = useQuery({ ...queries.tried(lesson.id), enabled: saved && tries.length > 0 });
+  const stages = useQuery({ ...queries.tried(lesson.id), enabled: saved && tries.length > 0 });
+  const full = tries.length >= MOST_TRIES;
   const offered = drillsFor(lesson, catalogue);
   const add = (drill?: string) => change((e) => withTry(e, newId().slice(0, NAME_LENGTH), drill));
   return (
-    <section aria-labelledby="tried" className="grid gap-4">
-      <h2 id="tried">Tried in this lesson</h2>
-      {tries.length === 0 && (
-        <p className="text-soft">
-          A few balls after each move show which of them brought what. The first balls are what each is held
-          against.
-        </p>
-      )}
-      <ol className="grid gap-5">
-        {tries.map(({ name, tried }, i) => (
-          <li key={name} className="border-strong-line grid gap-3 border-l-4 pl-4">
-            <TryFields
-              at={i + 1}
-              tried={tried}
-              offered={offered}
-              catalogue={catalogue}
-              onChange={(part) => change((e) => tryChanged(e, name, part))}
-              onRemove={() => change((e) => withoutTry(e, name))}
-            />
-            <Brought view={brought.data?.[i]} />
-          </li>
-        ))}
-      </ol>
-      <div className="flex flex-wrap gap-2">
-        {offered.slice(0, 4).map((drill) => (
-          <Button key={drill.id} onClick={() => add(drill.id)}>
-            <Plus aria-hidden className="size-4" /> {drill.name}
+    <div className="grid gap-6">
+      <LessonClimb lesson={lesson} entry={entry} saved={saved} catalogue={catalogue} change={change} />
+      <section aria-labelledby="tried" className="grid gap-4">
+        <h2 id="tried">Tried in this lesson</h2>
+        {tries.length === 0 && (
+          <p className="text-soft">
+            A few balls after each move show which of them brought what. The first balls are what each is held
+            against.
+          </p>
+        )}
+        <div className="flex flex-wrap gap-2">
+          {offered.slice(0, 4).map((drill) => (
+            <Button key={drill.id} disabled={full} onClick={() => add(drill.id)}>
+              <Plus aria-hidden className="size-4" /> {drill.name}
+            </Button>
+          ))}
+          <Button weight="quiet" disabled={full} onClick={() => add()}>
+            <Plus aria-hidden className="size-4" /> Something else
           </Button>
-        ))}
-        <Button weight="quiet" onClick={() => add()}>
-          <Plus aria-hidden className="size-4" /> Something else
-        </Button>
-      </div>
-    </section>
+        </div>
+        <ol className="grid gap-3">
+          {tries
+            .map(({ name, tried }, i) => (
+              <li key={name} className="border-strong-line border-l-4 pl-4">
+                <Stage
+                  open={i === tries.length - 1}
+                  title={stageName(name, entry, catalogue)}
+                  solid={stages.data?.rungs.find((r) => r.stage === name)}
+                >
+                  <TryFields
+                    at={i + 1}
+                    tried={tried}
+                    offered={offered}
+                    catalogue={catalogue}
+                    hand={lesson.handedness as Hand}
+                    onChange={(part) => change((e) => tryChanged(e, name, part))}
+                    onRemove={() => change((e) => withoutTry(e, name))}
+                  />
+                  {saved && (
+                    <details>
+                      <summary className="text-soft w-fit cursor-pointer py-1">
+                        Measured balls from a file
+                      </summary>
+                      <ShotsPanel lessonId={lesson.id} studentId={lesson.studentId} moment={name} />
+                    </details>
+                  )}
+                  <Brought view={stages.data?.tried[i]} />
+                </Stage>
+              </li>
+            ))
+            .reverse()}
+        </ol>
+      </section>
+      {stages.data && <LadderPicture stages={stages.data} entry={entry} catalogue={catalogue} />}
+    </div>
+  );
+}
+
+/** The last stage lies open; of those before it stands what it was and how it was struck, until one looks. */
+function Stage({
+  open,
+  title,
+  solid,
+  children,
+}: {
+  open: boolean;
+  title: string;
+  solid?: Wire["LadderRung"];
+  children: ReactNode;
+}) {
+  return (
+    <details open={open}>
+      <summary className="min-h-11 cursor-pointer content-center">
+        <strong>{title}</strong>
+        {solid && solid.struck > 0 && (
+          <span className="text-soft">
+            {" "}
+            · {solid.solid} of {solid.struck} solid
+          </span>
+        )}
+      </summary>
+      <div className="grid gap-3 pb-2">{children}</div>
+    </details>
   );
 }
 
@@ -87,6 +151,7 @@ function TryFields({
   tried,
   offered,
   catalogue,
+  hand,
   onChange,
   onRemove,
 }: {
@@ -94,19 +159,16 @@ function TryFields({
   tried: Try;
   offered: { id: string; name: string }[];
   catalogue: Catalogue;
+  hand: Hand;
   onChange: (part: Partial<Try>) => void;
   onRemove: () => void;
 }) {
   const others = Object.values(catalogue.drills).filter((d) => !offered.some((o) => o.id === d.id));
   const drill = tried.drill ? catalogue.drills[tried.drill] : undefined;
-  const counted: ChangeEntry = (change) => {
-    const { before } = change(asMoment(tried));
-    onChange({ readings: before.readings, shots: before.shots });
-  };
+  const counted: ChangeEntry = (change) => onChange(ofMoment(change(asMoment(tried))));
   return (
     <>
       <div className="flex flex-wrap items-center gap-2">
-        <strong className="font-serif text-xl">{at}</strong>
         <select
           aria-label={`What was tried, ${at}`}
           className="min-h-11 w-44"
@@ -145,6 +207,13 @@ function TryFields({
         </IconButton>
       </div>
       <TallyKeys entry={asMoment(tried)} moment="before" catalogue={catalogue} change={counted} />
+      <KeyedBalls
+        entry={asMoment(tried)}
+        moment="before"
+        hand={hand}
+        catalogue={catalogue}
+        change={counted}
+      />
       <details open={tried.readings.length > 0}>
         <summary className="text-soft w-fit cursor-pointer py-1">Readings</summary>
         <ReadingsForm entry={asMoment(tried)} moment="before" catalogue={catalogue} change={counted} />

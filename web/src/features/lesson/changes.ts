@@ -28,12 +28,32 @@ export function counted(
   };
 }
 
+export type Ball = { carry?: number | null; offline?: number | null };
+
+/** Balls keyed in at a moment in order, each with the name it is kept under. */
+export function ballsOf(entry: LessonEntry, moment: MomentName): { name: string; ball: Wire["KeyedBall"] }[] {
+  return Object.entries(entry[moment].balls ?? {})
+    .map(([name, ball]) => ({ name, ball }))
+    .sort((a, b) => a.ball.number - b.ball.number || a.name.localeCompare(b.name));
+}
+
+export function withBall(entry: LessonEntry, moment: MomentName, name: string, ball: Ball): LessonEntry {
+  const number = (ballsOf(entry, moment).at(-1)?.ball.number ?? 0) + 1;
+  const balls = { ...entry[moment].balls, [name]: { number, ...ball } };
+  return { ...entry, [moment]: { ...entry[moment], balls } };
+}
+
+export function withoutBall(entry: LessonEntry, moment: MomentName, name: string): LessonEntry {
+  return { ...entry, [moment]: { ...entry[moment], balls: without(entry[moment].balls ?? {}, name) } };
+}
+
 /** Whether nothing of the first moment was entered yet. */
 export function isBlank(entry: LessonEntry): boolean {
-  const { readings, shots } = entry.before;
+  const { readings, shots, balls } = entry.before;
   return (
     Object.keys(entry.signs).length === 0 &&
     readings.length === 0 &&
+    Object.keys(balls ?? {}).length === 0 &&
     [shots.flight, shots.strike, shots.divot].every((counts) => total(counts) === 0)
   );
 }
@@ -77,8 +97,16 @@ export function triesOf(entry: LessonEntry): { name: string; tried: Try }[] {
     .sort((a, b) => a.tried.number - b.tried.number || a.name.localeCompare(b.name));
 }
 
-/** One more stage, after the last; with the same club and length, for so it is compared. */
-export function withTry(entry: LessonEntry, name: string, drill?: string): LessonEntry {
+/** A lesson holds no more stages. */
+export const MOST_TRIES = 12;
+
+/** One more stage, after the last; with the same club and length unless it says, for so it is compared. */
+export function withTry(
+  entry: LessonEntry,
+  name: string,
+  drill?: string,
+  part: Partial<Pick<Try, "length" | "begun" | "minutes">> = {},
+): LessonEntry {
   const last = triesOf(entry).at(-1)?.tried;
   const tried: Try = {
     number: (last?.number ?? 0) + 1,
@@ -89,6 +117,7 @@ export function withTry(entry: LessonEntry, name: string, drill?: string): Lesso
     readings: [],
     shots: { flight: {}, strike: {}, divot: {} },
     same: [],
+    ...part,
   };
   return { ...entry, tries: { ...entry.tries, [name]: tried } };
 }
@@ -108,17 +137,21 @@ export function asMoment(tried: Try): LessonEntry {
   return {
     approach: {},
     signs: {},
-    before: { readings: tried.readings, shots: tried.shots },
+    before: { readings: tried.readings, shots: tried.shots, club: tried.club, balls: tried.balls },
     after: none,
     note: "",
     tries: {},
   };
 }
 
+/** The other way round. */
+export function ofMoment({ before }: LessonEntry): Partial<Try> {
+  return { readings: before.readings, shots: before.shots, balls: before.balls };
+}
+
 /** One more ball in the stage that was added last. */
 export function countedInLast(entry: LessonEntry, kind: Kind, result: string): LessonEntry {
   const last = triesOf(entry).at(-1);
   if (!last) return entry;
-  const { shots } = counted(asMoment(last.tried), "before", kind, result, 1).before;
-  return tryChanged(entry, last.name, { shots });
+  return tryChanged(entry, last.name, ofMoment(counted(asMoment(last.tried), "before", kind, result, 1)));
 }

@@ -20,6 +20,8 @@ const PARTS: Record<string, string> = {
   "before.readings": "readings before",
   "after.shots": "balls after",
   "after.readings": "readings after",
+  "before.balls": "how far balls came before",
+  "after.balls": "how far balls came after",
 };
 
 function inWords(path: string): string {
@@ -48,7 +50,7 @@ export function useLessonEntry(lesson: Lesson) {
       if (!answer || !("diagnosis" in answer)) return;
       client.setQueryData(queries.lesson(lesson.id).queryKey, answer);
       // What is computed from the entry is asked for again where it is shown.
-      for (const part of ["progress", "feet", "hip-line", "tried"])
+      for (const part of ["progress", "feet", "hip-line", "tried", "climb"])
         void client.invalidateQueries({ queryKey: ["lessons", lesson.id, part] });
     },
     [client, lesson.id, save],

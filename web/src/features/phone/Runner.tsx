@@ -3,6 +3,7 @@ import { useEffect, useState } from "react";
 import { Link } from "react-router";
 import type { Catalogue, Drill } from "@/api/types";
 import { Button } from "@/ui/Button";
+import { PartClock } from "@/ui/PartClock";
 import { IconButton } from "@/ui/IconButton";
 import { Note } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
@@ -14,7 +15,6 @@ import { BallPanel } from "./BallPanel";
 import { answerFor, want, wanted } from "./handsFree";
 import { HandsFreeSheet } from "./HandsFreeSheet";
 import type { Release } from "./hearing";
-import { PartClock } from "./PartClock";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
 import {

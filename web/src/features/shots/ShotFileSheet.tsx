@@ -2,7 +2,7 @@ import { useMutation, useQuery } from "@tanstack/react-query";
 import { useState } from "react";
 import { api } from "@/api/client";
 import { queries, useCatalogue } from "@/api/queries";
-import type { Wire, MomentName } from "@/api/types";
+import type { Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { Failed } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
@@ -25,7 +25,8 @@ export function ShotFileSheet({
   onClose,
 }: {
   lessonId: string;
-  moment: MomentName;
+  /** Before, after, or the name of what was tried. */
+  moment: string;
   picked: Picked;
   onTaken: () => void;
   onClose: () => void;

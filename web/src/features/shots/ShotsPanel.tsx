@@ -1,7 +1,6 @@
-import type { MomentName } from "@/api/types";
 import { useMutation, useQuery, useQueryClient } from "@tanstack/react-query";
 import { FileUp, Trash2 } from "lucide-react";
-import { useState } from "react";
+import { type ReactNode, useState } from "react";
 import { api } from "@/api/client";
 import { queries } from "@/api/queries";
 import { FileButton } from "@/ui/FileButton";
@@ -14,10 +13,14 @@ export function ShotsPanel({
   lessonId,
   studentId,
   moment,
+  children,
 }: {
   lessonId: string;
   studentId: string;
-  moment: MomentName;
+  /** Before, after, or the name of what was tried. */
+  moment: string;
+  /** Another way in than a file. */
+  children?: ReactNode;
 }) {
   const client = useQueryClient();
   const files = useQuery(queries.shotFiles(lessonId));
@@ -25,6 +28,7 @@ export function ShotsPanel({
   const changed = () => {
     client.invalidateQueries({ queryKey: queries.shotFiles(lessonId).queryKey });
     client.invalidateQueries({ queryKey: queries.progress(lessonId).queryKey });
+    client.invalidateQueries({ queryKey: queries.tried(lessonId).queryKey });
     client.invalidateQueries({ queryKey: ["students", studentId] });
   };
   const remove = useMutation({
@@ -33,8 +37,9 @@ export function ShotsPanel({
   });
   const shown = files.data?.filter((f) => f.stage === moment) ?? [];
   return (
-    <section aria-labelledby="measured" className="grid justify-items-start gap-2">
-      <h2 id="measured">Measured balls</h2>
+    <section aria-label="Measured balls" className="grid justify-items-start gap-2">
+      {children && <h2>Measured balls</h2>}
+      {children}
       {shown.length > 0 && (
         <ul className="w-full">
           {shown.map((file) => (

@@ -33,7 +33,7 @@ class EarlierStoresTest {
     private Path path;
 
     @ParameterizedTest
-    @ValueSource(strings = {"7e252f7", "bc119fa", "4f13096", "ce02937", "7427e1d"})
+    @ValueSource(strings = {"7e252f7", "bc119fa", "4f13096", "ce02937", "7427e1d", "0e4d61d"})
     void recordsAreWholeAndEveryPageAnswers(String version) throws Exception {
         DataFolder folder = Stores.of(version, path.resolve("data"));
         Map<String, Map<String, Long>> before = rows(folder);

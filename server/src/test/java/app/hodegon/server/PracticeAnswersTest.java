@@ -236,7 +236,7 @@ class PracticeAnswersTest {
         coach.put(begun.lesson() + "/entry", entry).expect(200);
         assertThat(coach.get(begun.lesson()).body().at("/entry/tries/b/club").asString())
                 .isEqualTo("wedge");
-        JsonNode tried = coach.get(begun.lesson() + "/tried").expect(200).body();
+        JsonNode tried = coach.get(begun.lesson() + "/tried").expect(200).body().path("tried");
         assertThat(tried).hasSize(2);
         assertThat(verdict(tried.at("/0/fromFirst"))).isEqualTo("cannot-tell");
         assertThat(verdict(tried.at("/1/fromFirst"))).isEqualTo("better");

@@ -11,6 +11,7 @@ import app.hodegon.core.plan.Plan.Kind;
 import app.hodegon.core.plan.Plan.Kit;
 import app.hodegon.core.plan.Plan.Step;
 import app.hodegon.core.plan.Plan.Totals;
+import app.hodegon.core.swing.SwingLength;
 import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.List;
@@ -115,6 +116,34 @@ public final class Planner {
                 .stream()
                 .map(d -> new Alternative(d.id(), finder.why(d, fault, rung, Optional.empty())))
                 .toList();
+    }
+
+    /**
+     * A part of a climb in the lesson.
+     *
+     * @param length of the swing; empty for a drill without a ball
+     */
+    public record ClimbPart(Step step, Optional<SwingLength> length, int minutes) {}
+
+    /**
+     * The climb of the first fault in focus that has one, as a coach leads it in the lesson: the drill without a ball, then
+     * short, to the shoulder, full. Empty where nothing is swung.
+     *
+     * @param minutes {@value LessonClimb#SHORTEST} to {@value LessonClimb#LONGEST}
+     * @throws IllegalArgumentException if they are not, or if the request's edits break a rule
+     */
+    public List<ClimbPart> climb(PlanRequest request, int minutes) {
+        PlanRequest inTheBay = request.with(LessonClimb.BAY);
+        DrillChoice choice = new DrillChoice(inTheBay, library);
+        return new RouteFinder(inTheBay, library, choice)
+                .routes().stream()
+                        .map(route -> LessonClimb.of(
+                                route,
+                                s -> choice.possibleAt(library.drill(s.drill()), Place.RANGE, s.rung()),
+                                minutes))
+                        .filter(parts -> !parts.isEmpty())
+                        .findFirst()
+                        .orElse(List.of());
     }
 
     /** A drill for a step, and what speaks for it. */

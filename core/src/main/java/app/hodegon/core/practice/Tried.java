@@ -1,6 +1,7 @@
 package app.hodegon.core.practice;
 
 import app.hodegon.core.diagnosis.Observations;
+import app.hodegon.core.shots.Shot;
 import app.hodegon.core.swing.Club;
 import app.hodegon.core.swing.SwingLength;
 import java.util.List;
@@ -13,6 +14,7 @@ import java.util.Optional;
  * @param drill what was tried, where it is one of the library
  * @param words what was tried, in the coach's words; may be empty
  * @param seen balls and readings
+ * @param measured how far and how far off line balls came, as keyed in
  * @param same what student and coach each noticed in the same swings
  */
 public record Tried(
@@ -21,7 +23,11 @@ public record Tried(
         Optional<Club> club,
         Optional<SwingLength> length,
         Observations seen,
+        List<Shot> measured,
         List<Pair> same) {
+
+    /** Most balls that are keyed in at one stage. */
+    public static final int MOST_MEASURED = 60;
 
     /** Most stages that one lesson holds. */
     public static final int MOST = 12;
@@ -36,6 +42,7 @@ public record Tried(
 
     public Tried {
         Objects.requireNonNull(seen);
+        measured = List.copyOf(measured);
         same = List.copyOf(same);
         if (words.length() > LONGEST_WORDS) {
             throw new IllegalArgumentException("words holds at most " + LONGEST_WORDS + " letters.");
@@ -43,5 +50,10 @@ public record Tried(
         if (same.size() > MOST_PAIRS) {
             throw new IllegalArgumentException("same holds at most " + MOST_PAIRS + " swings.");
         }
+    }
+
+    /** Whether distances of these swings can be held against those of so long a swing. */
+    public boolean asFarAs(Optional<SwingLength> other) {
+        return length.orElse(SwingLength.FULL) == other.orElse(SwingLength.FULL);
     }
 }

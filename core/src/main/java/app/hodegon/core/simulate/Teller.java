@@ -96,6 +96,7 @@ final class Teller {
                 Optional.of(Club.WEDGE),
                 Optional.of(SwingLength.WAIST),
                 bay.few(showing, TRIED_BALLS),
+                List.of(),
                 same);
     }
 

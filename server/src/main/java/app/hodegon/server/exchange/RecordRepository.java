@@ -69,11 +69,21 @@ class RecordRepository {
             SESSION_ANSWER,
             DRILL_STOP,
             ROUND_PLAYED,
-            SELF_CHECK);
+            SELF_CHECK,
+            STUDENT_CUE);
 
     /** Files made before there were these have none of them. */
     private static final Set<Table<?>> LATER = Set.of(
-            LESSON_CHECK, LESSON_MEASURED, TRACE_FILE, SWING, CLIP, CLIP_STILL, CLIP_FILM, ROUND_PLAYED, SELF_CHECK);
+            LESSON_CHECK,
+            LESSON_MEASURED,
+            TRACE_FILE,
+            SWING,
+            CLIP,
+            CLIP_STILL,
+            CLIP_FILM,
+            ROUND_PLAYED,
+            SELF_CHECK,
+            STUDENT_CUE);
 
     /** Of an installation, not of the student; or worked out again. */
     private static final Set<Field<?>> LEFT_OUT = Set.of(
@@ -88,6 +98,7 @@ class RecordRepository {
             PRACTICE_SESSION.CHECKS);
 
     private static final Set<Field<?>> DOCUMENTS = Set.of(
+            LESSON.KEYED,
             LESSON.TRIES,
             SWING.TOLD,
             SWING.MOMENTS,

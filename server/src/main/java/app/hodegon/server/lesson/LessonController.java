@@ -202,8 +202,8 @@ class LessonController {
                     new LessonEntry(
                             lesson.approach().ids(),
                             signs,
-                            Moment.of(lesson.enteredBefore()),
-                            Moment.of(lesson.enteredAfter()),
+                            Moment.of(lesson.enteredBefore(), lesson.keyed(Stage.BEFORE)),
+                            Moment.of(lesson.enteredAfter(), lesson.keyed(Stage.AFTER)),
                             lesson.note(),
                             lesson.tries()),
                     lesson.version(),

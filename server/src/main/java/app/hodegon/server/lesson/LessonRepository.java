@@ -33,6 +33,7 @@ import app.hodegon.server.db.tables.records.LessonReadingRecord;
 import app.hodegon.server.db.tables.records.LessonRecord;
 import app.hodegon.server.db.tables.records.LessonShotRecord;
 import app.hodegon.server.db.tables.records.LessonSignRecord;
+import app.hodegon.server.lesson.LessonEntry.Keyed;
 import java.time.Clock;
 import java.time.LocalDate;
 import java.time.OffsetDateTime;
@@ -40,6 +41,7 @@ import java.util.ArrayList;
 import java.util.Arrays;
 import java.util.Collection;
 import java.util.Collections;
+import java.util.EnumMap;
 import java.util.HashMap;
 import java.util.List;
 import java.util.Map;
@@ -58,6 +60,7 @@ import tools.jackson.databind.json.JsonMapper;
 class LessonRepository {
 
     private static final TypeReference<Map<String, TryEntry>> TRIES = new TypeReference<>() {};
+    private static final TypeReference<Map<String, Keyed>> KEYED = new TypeReference<>() {};
 
     private final DSLContext db;
     private final JsonMapper json;
@@ -256,6 +259,7 @@ class LessonRepository {
                         LessonRows.tally(shots, Stage.BEFORE)),
                 new Observations(
                         Map.of(), LessonRows.readings(readings, Stage.AFTER), LessonRows.tally(shots, Stage.AFTER)),
+                keyed(row.getKeyed()),
                 LessonRows.measured(measured, row.getOwnSpread()),
                 row.getNote(),
                 json.readValue(row.getTries(), TRIES),
@@ -266,6 +270,12 @@ class LessonRepository {
                 row.getVersion(),
                 row.getPlanVersion(),
                 List.of(row.getSaves()));
+    }
+
+    private Map<Stage, Keyed> keyed(String document) {
+        Map<Stage, Keyed> keyed = new EnumMap<>(Stage.class);
+        json.readValue(document, KEYED).forEach((stage, of) -> keyed.put(Identified.of(Stage.class, stage), of));
+        return keyed;
     }
 
     UUID add(UUID student, LocalDate heldOn, Approach approach) {
@@ -293,11 +303,17 @@ class LessonRepository {
             Approach approach,
             Observations before,
             Observations after,
+            Map<Stage, Keyed> keyed,
             String note,
             Map<String, TryEntry> tries,
             List<String> saves) {
         db.update(LESSON)
                 .set(LESSON.NOTE, note)
+                .set(
+                        LESSON.KEYED,
+                        json.writeValueAsString(keyed.entrySet().stream()
+                                .filter(e -> !e.getValue().equals(Keyed.NOTHING))
+                                .collect(Collectors.toMap(e -> e.getKey().id(), Map.Entry::getValue))))
                 .set(LESSON.TRIES, json.writeValueAsString(tries))
                 .set(LESSON.SAVES, saves.toArray(String[]::new))
                 .set(LESSON.VERSION, LESSON.VERSION.plus(1))

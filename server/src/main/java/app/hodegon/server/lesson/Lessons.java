@@ -10,6 +10,7 @@ import app.hodegon.core.diagnosis.HipLine;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.diagnosis.PastLesson;
 import app.hodegon.core.practice.Tried;
+import app.hodegon.core.shots.Shot;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Repeatability;
 import app.hodegon.core.swing.Units;
@@ -23,12 +24,14 @@ import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.http.Stale;
+import app.hodegon.server.lesson.LessonEntry.Keyed;
 import app.hodegon.server.lesson.LessonEntry.Moment;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.Collection;
+import java.util.EnumMap;
 import java.util.LinkedHashMap;
 import java.util.LinkedHashSet;
 import java.util.List;
@@ -60,6 +63,7 @@ public class Lessons {
     private final JsonMapper json;
     private final ApplicationEventPublisher events;
     private final WorkDone work;
+    private final MeasuredBalls measured;
 
     Lessons(
             LessonRepository lessons,
@@ -67,8 +71,10 @@ public class Lessons {
             Approaches approaches,
             JsonMapper json,
             ApplicationEventPublisher events,
-            WorkDone work) {
+            WorkDone work,
+            MeasuredBalls measured) {
         this.work = work;
+        this.measured = measured;
         this.lessons = lessons;
         this.students = students;
         this.approaches = approaches;
@@ -206,7 +212,19 @@ public class Lessons {
     StoredLesson enter(Account coach, UUID id, int seen, LessonEntry entry, Optional<String> save) {
         StoredLesson now = toChange(coach, id);
         if (now.version() != seen) throw new Stale(LessonController.EntryView.of(now));
-        entry.tries().forEach((name, tried) -> tried.tried("tries." + name));
+        entry.tries().forEach((name, tried) -> {
+            // Balls of a file go by the name of their stage.
+            if (Identified.ids(Stage.class).contains(name))
+                throw new Invalid("tries." + name, "is a moment of every lesson.");
+            tried.tried("tries." + name);
+        });
+        Map<Stage, Keyed> keyed = new EnumMap<>(Stage.class);
+        Map<Stage, List<Shot>> shots = new EnumMap<>(Stage.class);
+        for (Stage stage : Stage.values()) {
+            Keyed moment = (stage == Stage.BEFORE ? entry.before() : entry.after()).keyed();
+            keyed.put(stage, moment);
+            shots.put(stage, KeyedBall.shots(moment.balls(), moment.club(), stage.id()));
+        }
         List<String> saves = Stream.concat(now.saves().stream(), save.stream()).toList();
         lessons.replace(
                 id,
@@ -221,9 +239,11 @@ public class Lessons {
                         DiagnosisController.readings(
                                 "after.readings", entry.after().readings()),
                         entry.after().shots().tally("after.shots")),
+                keyed,
                 entry.note(),
                 entry.tries(),
                 saves.subList(Math.max(0, saves.size() - SAVES_KEPT), saves.size()));
+        measured.keyedIn(id, shots);
         return ofCoach(coach, id);
     }
 
@@ -232,7 +252,7 @@ public class Lessons {
     public void enter(UUID id, Approach approach, Observations before, Observations after, List<Tried> tried) {
         Map<String, TryEntry> tries = new LinkedHashMap<>();
         for (Tried one : tried) tries.put("try-" + (tries.size() + 1), TryEntry.of(tries.size() + 1, one));
-        lessons.replace(id, approach, before, after, "", tries, List.of());
+        lessons.replace(id, approach, before, after, Map.of(), "", tries, List.of());
     }
 
     /** Keeps the choice of focus with the diagnosis it was made on; overruling the engine needs a reason. */
@@ -284,7 +304,10 @@ public class Lessons {
         Repeatability repeatability =
                 approaches.repeatability(students.byId(lesson.studentId()).coachId());
         FeetView.EarlierView earlier = lessons.before(lesson.studentId(), id, false)
-                .map(l -> new FeetView.EarlierView(l.heldOn(), Moment.of(l.before()), Moment.of(l.after())))
+                .map(l -> new FeetView.EarlierView(
+                        l.heldOn(),
+                        Moment.of(l.before(), l.keyed(Stage.BEFORE)),
+                        Moment.of(l.after(), l.keyed(Stage.AFTER))))
                 .orElse(null);
         return new FeetView(
                 earlier,

@@ -4,9 +4,12 @@ import app.hodegon.core.approach.Approach;
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.practice.Tried;
+import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.server.lesson.LessonEntry.Keyed;
 import java.time.LocalDate;
 import java.util.Comparator;
+import java.util.LinkedHashMap;
 import java.util.List;
 import java.util.Map;
 import java.util.UUID;
@@ -17,6 +20,7 @@ import java.util.stream.Stream;
  *
  * @param enteredBefore signs, readings and balls of the first moment, as the coach entered them
  * @param enteredAfter readings and balls of the last
+ * @param keyed how far balls came at the first moment and the last, as the coach entered it
  * @param measured readings from kept swings by moment
  * @param tries stages by their names
  * @param focus what the coach chose; empty while undecided
@@ -31,6 +35,7 @@ public record StoredLesson(
         Approach approach,
         Observations enteredBefore,
         Observations enteredAfter,
+        Map<Stage, Keyed> keyed,
         Map<Stage, List<Reading>> measured,
         String note,
         Map<String, TryEntry> tries,
@@ -49,6 +54,7 @@ public record StoredLesson(
                 approach,
                 enteredBefore,
                 enteredAfter,
+                keyed,
                 measured,
                 note,
                 tries,
@@ -57,6 +63,15 @@ public record StoredLesson(
                 version,
                 planVersion,
                 saves);
+    }
+
+    /** Whether balls can belong to it: a moment of every lesson, or something that was tried in this one. */
+    public boolean hasStage(String name) {
+        return Identified.ids(Stage.class).contains(name) || tries.containsKey(name);
+    }
+
+    Keyed keyed(Stage stage) {
+        return keyed.getOrDefault(stage, Keyed.NOTHING);
     }
 
     /** All that is known of the first moment: what was measured counts before what was entered of the same. */
@@ -81,9 +96,15 @@ public record StoredLesson(
 
     /** What was tried between the first balls and the last, in order. */
     public List<Tried> tried() {
-        return tries.values().stream()
-                .sorted(Comparator.comparing(TryEntry::number))
-                .map(t -> t.tried("tries"))
-                .toList();
+        return List.copyOf(triedByName().values());
+    }
+
+    /** The same, each with the name it is kept under. */
+    public Map<String, Tried> triedByName() {
+        Map<String, Tried> tried = new LinkedHashMap<>();
+        tries.entrySet().stream()
+                .sorted(Comparator.comparing(e -> e.getValue().number()))
+                .forEach(e -> tried.put(e.getKey(), e.getValue().tried("tries." + e.getKey())));
+        return tried;
     }
 }

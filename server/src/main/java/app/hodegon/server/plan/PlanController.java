@@ -2,8 +2,10 @@ package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.plan.Planner;
 import app.hodegon.core.practice.LayAgain;
 import app.hodegon.core.swing.Identified;
+import app.hodegon.core.swing.SwingLength;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
@@ -114,6 +116,42 @@ class PlanController {
                         Invalid.in("rung", () -> Identified.of(Rung.class, rung)))
                 .stream()
                 .map(a -> new AlternativeView(a.drill(), a.why()))
+                .toList();
+    }
+
+    /**
+     * A part of a climb in the lesson.
+     *
+     * @param length id of the swing's length; null for a drill without a ball
+     */
+    record ClimbPartView(
+            @NotNull String drill,
+            @NotNull String rung,
+            @NotNull String label,
+            String length,
+            @NotNull int minutes,
+            @NotNull String why) {
+
+        static ClimbPartView of(Planner.ClimbPart part) {
+            Rung rung = part.step().rung();
+            return new ClimbPartView(
+                    part.step().drill(),
+                    rung.id(),
+                    rung.label(),
+                    part.length().map(SwingLength::id).orElse(null),
+                    part.minutes(),
+                    part.step().why());
+        }
+    }
+
+    /** The climb that the coach can lead within this lesson; empty where nothing to swing is chosen or found. */
+    @GetMapping("/lessons/{lessonId}/climb")
+    List<ClimbPartView> climb(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID lessonId,
+            @RequestParam(defaultValue = "30") int minutes) {
+        return drafts.climb(coach, lessonId, minutes).stream()
+                .map(ClimbPartView::of)
                 .toList();
     }
 

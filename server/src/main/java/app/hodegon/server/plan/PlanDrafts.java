@@ -140,6 +140,22 @@ public class PlanDrafts {
         return Refit.couldTellOtherwise(asked, drills.of(student.coachId()));
     }
 
+    /**
+     * The climb that a coach leads within a lesson, for what was chosen or else found in it; empty where neither is, or
+     * nothing of it is swung.
+     */
+    List<Planner.ClimbPart> climb(Account coach, UUID lessonId, int minutes) {
+        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        List<Fault> faults =
+                lesson.focus().isEmpty() ? lessons.diagnose(lesson, student).focus() : lesson.focus();
+        if (faults.isEmpty()) return List.of();
+        LocalDate day = lesson.heldOn();
+        PlanTerms terms = requests.complete(student, PlanTerms.between(day, day.plusDays(1)), Optional.empty());
+        PlanRequest asked = requests.of(student, lesson.workingOn(faults), terms, Optional.empty());
+        return Invalid.in("minutes", () -> new Planner(drills.of(student.coachId())).climb(asked, minutes));
+    }
+
     /** What a smaller plan would ask for, before it is made. */
     SmallerView smaller(StoredPlan running) {
         StoredStudent student = students.byId(running.studentId());

@@ -11,7 +11,6 @@ import jakarta.validation.constraints.Max;
 import jakarta.validation.constraints.Min;
 import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
-import java.util.List;
 import java.util.UUID;
 import org.springframework.http.HttpStatus;
 import org.springframework.security.core.annotation.AuthenticationPrincipal;
@@ -31,11 +30,13 @@ import org.springframework.web.bind.annotation.RestController;
 class ProgressController {
 
     private final ProgressService progress;
+    private final StageService stages;
     private final ThreadService threads;
     private final Proposals proposals;
 
-    ProgressController(ProgressService progress, ThreadService threads, Proposals proposals) {
+    ProgressController(ProgressService progress, StageService stages, ThreadService threads, Proposals proposals) {
         this.progress = progress;
+        this.stages = stages;
         this.threads = threads;
         this.proposals = proposals;
     }
@@ -64,10 +65,10 @@ class ProgressController {
         return Invalid.in("for", () -> Identified.of(Reader.class, id));
     }
 
-    /** What each stage of the lesson brought, in order. */
+    /** What each stage of the lesson brought, in order, and all of them as a ladder. */
     @GetMapping("/lessons/{id}/tried")
-    List<TriedView> tried(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        return progress.tried(coach, id);
+    StagesView tried(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        return stages.view(coach, id);
     }
 
     @PutMapping("/lessons/{id}/proposal")

@@ -2,7 +2,6 @@ package app.hodegon.server.progress;
 
 import app.hodegon.core.diagnosis.Diagnosis;
 import app.hodegon.core.drill.DrillLibrary;
-import app.hodegon.core.practice.Tried;
 import app.hodegon.core.progress.Change;
 import app.hodegon.core.progress.Changes;
 import app.hodegon.core.progress.Changes.Moment;
@@ -38,7 +37,6 @@ import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.zone.Today;
 import java.time.LocalDate;
-import java.util.ArrayList;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -249,7 +247,9 @@ class ProgressService {
     }
 
     private Moment moment(StoredLesson lesson, Stage stage) {
-        return new Moment(stage == Stage.BEFORE ? lesson.before() : lesson.after(), shots.ofMoment(lesson.id(), stage));
+        return new Moment(
+                stage == Stage.BEFORE ? lesson.before() : lesson.after(),
+                shots.ofLesson(lesson.id()).getOrDefault(stage.id(), List.of()));
     }
 
     private Evidence evidence(
@@ -311,28 +311,6 @@ class ProgressService {
                 Concern.of(then.focus()),
                 said.repeatability());
         return Evidence.told(kept, List.of(), said::label);
-    }
-
-    /** Each stage of a lesson against its first balls and against the stage before, in order. */
-    List<TriedView> tried(Account coach, UUID lessonId) {
-        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
-        Said said = said(coach, lesson.studentId());
-        List<TriedView> views = new ArrayList<>();
-        Moment first = new Moment(lesson.before(), List.of());
-        Moment before = first;
-        for (Tried tried : lesson.tried()) {
-            Moment now = new Moment(tried.seen(), List.of());
-            views.add(new TriedView(
-                    changes(first, now, lesson, said),
-                    before == first ? List.of() : changes(before, now, lesson, said)));
-            before = now;
-        }
-        return views;
-    }
-
-    private static List<ChangeView> changes(Moment then, Moment now, StoredLesson lesson, Said said) {
-        return new Changes(then, now, lesson.approach().school(), Concern.of(lesson.focus()), said.repeatability())
-                .list().stream().map(c -> ChangeView.of(c, said)).toList();
     }
 
     /** Two moments of one student's lessons side by side. */

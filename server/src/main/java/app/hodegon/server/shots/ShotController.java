@@ -6,13 +6,11 @@ import app.hodegon.core.shots.ShotFigure;
 import app.hodegon.core.shots.ShotRows.Broken;
 import app.hodegon.core.simulate.RangeBay.Club;
 import app.hodegon.core.swing.Handedness;
-import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.http.CsvCell;
 import app.hodegon.server.http.HeavyWork;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.Plain;
-import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.shots.ShotFileEntry.ColumnsEntry;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
@@ -105,13 +103,13 @@ class ShotController {
             @NotNull double median) {}
 
     /**
-     * @param moment before or after
+     * @param moment before, after, or the name of what was tried
      * @param leaveOut whether unreadable rows stay out
      * @param club taken alone; null for every club
      */
     record TakeEntry(
             @NotBlank @Plain @Size(max = 120) String name,
-            @NotNull @Size(max = 10) String moment,
+            @NotNull @Size(max = 24) String moment,
             @NotNull Boolean leaveOut,
             @Size(max = 40) String club,
             @NotNull @Valid ShotFileEntry file) {}
@@ -161,14 +159,8 @@ class ShotController {
     @ResponseStatus(HttpStatus.CREATED)
     ShotFileView take(
             @AuthenticationPrincipal Account coach, @PathVariable UUID id, @Valid @RequestBody TakeEntry entry) {
-        return heavy.done(() -> files.take(
-                coach,
-                id,
-                entry.name(),
-                Invalid.in("moment", () -> Identified.of(Stage.class, entry.moment())),
-                entry.file(),
-                entry.leaveOut(),
-                entry.club()));
+        return heavy.done(() ->
+                files.take(coach, id, entry.name(), entry.moment(), entry.file(), entry.leaveOut(), entry.club()));
     }
 
     @GetMapping("/lessons/{id}/shot-files")

@@ -7,7 +7,7 @@ import java.util.UUID;
 /**
  * A file whose balls were taken.
  *
- * @param stage before or after
+ * @param stage before, after, or the name of what was tried
  */
 public record ShotFileView(
         @NotNull UUID id,

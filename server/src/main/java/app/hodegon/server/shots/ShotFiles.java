@@ -7,7 +7,6 @@ import app.hodegon.core.shots.ShotColumns;
 import app.hodegon.core.shots.ShotRows;
 import app.hodegon.core.simulate.RangeBay;
 import app.hodegon.core.simulate.RangeBay.Club;
-import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.columns.FileShapes;
 import app.hodegon.server.columns.FileShapes.Kind;
@@ -66,6 +65,7 @@ public class ShotFiles {
     /**
      * Takes the balls of a file as one of a lesson's moments, and remembers what its columns mean.
      *
+     * @param stage before, after, or the name of what was tried
      * @param leaveOut whether rows that cannot be read stay out; else a file with such rows is refused
      * @param club taken alone; null for all
      */
@@ -74,11 +74,12 @@ public class ShotFiles {
             Account coach,
             UUID lessonId,
             String name,
-            Stage stage,
+            String stage,
             ShotFileEntry entry,
             boolean leaveOut,
             String club) {
-        lessons.toChange(coach, lessonId);
+        StoredLesson lesson = lessons.toChange(coach, lessonId);
+        if (!lesson.hasStage(stage)) throw new Invalid("moment", "This lesson has no such stage.");
         Look look = look(coach, lessonId, entry);
         if (!leaveOut && !look.rows().broken().isEmpty()) {
             ShotRows.Broken first = look.rows().broken().get(0);
@@ -102,7 +103,7 @@ public class ShotFiles {
     /** Keeps balls that come from no file of a coach's. */
     @Transactional
     public void keep(UUID lessonId, Stage stage, String name, List<Shot> balls) {
-        shots.add(lessonId, stage, name, balls);
+        shots.add(lessonId, stage.id(), name, balls);
     }
 
     List<ShotFileView> ofLesson(Account coach, UUID lessonId) {
@@ -116,9 +117,12 @@ public class ShotFiles {
         shots.remove(file);
     }
 
-    /** The measured balls of one moment; the caller has made sure that the lesson may be seen. */
-    public List<Shot> ofMoment(UUID lesson, Stage stage) {
-        return shots.ofMoment(lesson, stage);
+    /**
+     * The measured balls of a lesson by stage: before, after, or the name of what was tried; the caller has made sure that
+     * the lesson may be seen.
+     */
+    public Map<String, List<Shot>> ofLesson(UUID lesson) {
+        return shots.ofLesson(lesson);
     }
 
     /**
@@ -127,7 +131,7 @@ public class ShotFiles {
      * @throws IllegalArgumentException if any of them cannot be
      */
     public void readWhole(UUID lesson) {
-        shots.files(lesson).forEach(f -> shots.ofMoment(lesson, Identified.of(Stage.class, f.stage())));
+        shots.ofLesson(lesson);
     }
 
     /** The measured balls of these lessons in short; the caller has made sure that they may be seen. */

@@ -13,12 +13,14 @@ import app.hodegon.core.shots.Shot;
 import app.hodegon.core.shots.ShotFigure;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.server.db.tables.records.ShotRecord;
+import app.hodegon.server.lesson.MeasuredBalls;
 import app.hodegon.server.lesson.Stage;
 import java.time.Clock;
 import java.time.OffsetDateTime;
 import java.util.ArrayList;
 import java.util.Collection;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.OptionalDouble;
 import java.util.UUID;
@@ -28,7 +30,7 @@ import org.jooq.TableField;
 import org.springframework.stereotype.Repository;
 
 @Repository
-class ShotRepository {
+class ShotRepository implements MeasuredBalls {
 
     private final DSLContext db;
     private final Clock clock;
@@ -38,12 +40,30 @@ class ShotRepository {
         this.clock = clock;
     }
 
-    UUID add(UUID lesson, Stage stage, String name, List<Shot> shots) {
+    @Override
+    public void keyedIn(UUID lesson, Map<Stage, List<Shot>> balls) {
+        List<UUID> before = db.select(SHOT_FILE.ID)
+                .from(SHOT_FILE)
+                .where(SHOT_FILE.LESSON_ID.eq(lesson).and(SHOT_FILE.KEYED))
+                .fetch(SHOT_FILE.ID);
+        before.forEach(this::remove);
+        balls.forEach((stage, shots) -> {
+            if (!shots.isEmpty()) add(lesson, stage.id(), "keyed in", true, shots);
+        });
+    }
+
+    /** @param stage before, after, or the name of what was tried */
+    UUID add(UUID lesson, String stage, String name, List<Shot> shots) {
+        return add(lesson, stage, name, false, shots);
+    }
+
+    private UUID add(UUID lesson, String stage, String name, boolean keyed, List<Shot> shots) {
         UUID id = UUID.randomUUID();
         db.insertInto(SHOT_FILE)
                 .set(SHOT_FILE.ID, id)
                 .set(SHOT_FILE.LESSON_ID, lesson)
-                .set(SHOT_FILE.STAGE, stage.id())
+                .set(SHOT_FILE.STAGE, stage)
+                .set(SHOT_FILE.KEYED, keyed)
                 .set(SHOT_FILE.NAME, name)
                 .set(SHOT_FILE.TAKEN_AT, OffsetDateTime.now(clock))
                 .execute();
@@ -80,7 +100,7 @@ class ShotRepository {
                 .from(SHOT_FILE)
                 .leftJoin(SHOT)
                 .on(SHOT.FILE_ID.eq(SHOT_FILE.ID))
-                .where(SHOT_FILE.LESSON_ID.eq(lesson))
+                .where(SHOT_FILE.LESSON_ID.eq(lesson).andNot(SHOT_FILE.KEYED))
                 .groupBy(SHOT_FILE.fields())
                 .orderBy(SHOT_FILE.TAKEN_AT)
                 .fetch(row -> new ShotFileView(
@@ -105,22 +125,27 @@ class ShotRepository {
         db.deleteFrom(SHOT_FILE).where(SHOT_FILE.ID.eq(file)).execute();
     }
 
-    List<Shot> ofMoment(UUID lesson, Stage stage) {
-        return db.select(SHOT)
+    /** By stage, each in the order hit. */
+    Map<String, List<Shot>> ofLesson(UUID lesson) {
+        return db.select(SHOT_FILE.STAGE, SHOT)
                 .from(SHOT)
                 .join(SHOT_FILE)
                 .on(SHOT_FILE.ID.eq(SHOT.FILE_ID))
-                .where(SHOT_FILE.LESSON_ID.eq(lesson).and(SHOT_FILE.STAGE.eq(stage.id())))
+                .where(SHOT_FILE.LESSON_ID.eq(lesson))
                 .orderBy(SHOT_FILE.TAKEN_AT, SHOT.ORDINAL)
-                .fetch(row -> new Shot(
-                        row.value1().getClub(),
-                        maybe(row.value1().getCarry()),
-                        maybe(row.value1().getOffline()),
-                        maybe(row.value1().getBallSpeed()),
-                        maybe(row.value1().getClubSpeed())));
+                .fetchGroups(SHOT_FILE.STAGE, row -> shot(row.value2()));
     }
 
-    /** Mean, deviation and number of each figure with each club at each moment of these lessons. */
+    private static Shot shot(ShotRecord row) {
+        return new Shot(
+                row.getClub(),
+                maybe(row.getCarry()),
+                maybe(row.getOffline()),
+                maybe(row.getBallSpeed()),
+                maybe(row.getClubSpeed()));
+    }
+
+    /** Mean, deviation and number of each figure with each club at the first and the last moment of these lessons. */
     List<ShotSummary> summaries(Collection<UUID> lessons) {
         List<ShotSummary> summaries = new ArrayList<>();
         for (ShotFigure figure : ShotFigure.values()) {
@@ -129,7 +154,9 @@ class ShotRepository {
                     .from(SHOT)
                     .join(SHOT_FILE)
                     .on(SHOT_FILE.ID.eq(SHOT.FILE_ID))
-                    .where(among(SHOT_FILE.LESSON_ID, lessons).and(column.isNotNull()))
+                    .where(among(SHOT_FILE.LESSON_ID, lessons))
+                    .and(SHOT_FILE.STAGE.in(Identified.ids(Stage.class)))
+                    .and(column.isNotNull())
                     .groupBy(SHOT_FILE.LESSON_ID, SHOT_FILE.STAGE, SHOT.CLUB)
                     .having(count(column).ge(val(2)))
                     .orderBy(SHOT.CLUB)
