@@ -74,6 +74,18 @@ export const queries = {
       queryKey: ["students", id, "notes"],
       queryFn: () => api.get<Wire["NoteThread"][]>(`/api/students/${id}/notes`),
     }),
+  /** What the coach says of drills in own words. */
+  drillWords: () =>
+    queryOptions({
+      queryKey: ["drill-words"],
+      queryFn: () => api.get<Record<string, Wire["DrillWordsView"]>>("/api/drill-words"),
+    }),
+  /** What a student calls the cues of drills. */
+  cues: (id: string) =>
+    queryOptions({
+      queryKey: ["students", id, "cues"],
+      queryFn: () => api.get<Record<string, string>>(`/api/students/${id}/cues`),
+    }),
   gates: (id: string) =>
     queryOptions({
       queryKey: ["students", id, "gates"],

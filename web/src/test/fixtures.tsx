@@ -317,6 +317,8 @@ export function meWith(blocks: PlanBlock[], part: Partial<Me> = {}, date = today
     units: "metric",
     rescue: "Feet closer together.",
     tempo: { backswing: 840, downswing: 280, own: false },
+    words: {},
+    cues: {},
     plan: {
       id: "p1",
       studentId: "s1",

@@ -2,7 +2,7 @@ import { BufferTarget, CanvasSource, getFirstEncodableVideoCodec, Mp4OutputForma
 import { Film } from "./film";
 import type { Found } from "./finding";
 import { jpeg } from "./jpeg";
-import { LARGEST_KEPT_MB } from "./limits";
+import { LARGEST_KEPT_MB, LONGEST_KEPT_SECONDS } from "./limits";
 import { NoFilm } from "./noFilm";
 import { nearest } from "./shown";
 
@@ -10,33 +10,74 @@ import { nearest } from "./shown";
 const BITS = 16_000;
 const MOST_BITS = 0.9 * LARGEST_KEPT_MB * 1024 * 1024 * 8;
 
+/** A film that is only looked at has no more. */
+const PICTURES_A_SECOND = 30;
+
 /** So many pictures are coded at once. */
 const AT_ONCE = 16;
 
+/** One picture of a film: what it shows, when it begins, and how long it stands, s. */
+type Shown = { picture: CanvasImageSource; at: number; lasts: number };
+
 /** A swing's pictures as a film that is small enough to be kept, its clock the world's. */
-export async function written(found: Found): Promise<Blob> {
-  // What codes a film wants even numbers.
-  const [width, height] = [found.width & ~1, found.height & ~1];
-  const codec = await getFirstEncodableVideoCodec(["avc", "vp9", "av1"], { width, height });
-  if (!codec) throw new NoFilm("This browser cannot write films.");
-  const { times, pictures } = found;
+export function written({ times, pictures, width, height }: Found): Promise<Blob> {
   const first = times[0]!;
   const step = (times[times.length - 1]! - first) / (times.length - 1);
+  async function* shown() {
+    for (const [i, picture] of pictures.entries()) {
+      const bitmap = await createImageBitmap(picture);
+      yield {
+        picture: bitmap,
+        at: times[i]! - first,
+        lasts: (times[i + 1] ?? times[i]! + step) - times[i]!,
+      };
+      bitmap.close();
+    }
+  }
+  return coded({ width, height }, times.length, step, shown());
+}
+
+/** A short film as it is, small enough to be kept: with as many pictures as the eye needs. */
+export async function shortened(file: Blob): Promise<Blob> {
+  const film = await Film.open(file);
+  const { seconds, rate } = film.facts;
+  if (seconds > LONGEST_KEPT_SECONDS)
+    throw new NoFilm(`The film is longer than ${LONGEST_KEPT_SECONDS} s: cut it to the movement.`);
+  const step = Math.max(1 / PICTURES_A_SECOND, 1 / rate);
+  async function* shown() {
+    let next = 0;
+    for await (const { canvas, seconds: at } of film.pictures(0, seconds + 1)) {
+      if (at < next - step / 4) continue;
+      yield { picture: canvas, at: Math.max(next, at), lasts: step };
+      next = Math.max(next, at) + step;
+    }
+  }
+  return coded(film.size, Math.ceil(seconds / step), step, shown());
+}
+
+async function coded(
+  size: { width: number; height: number },
+  count: number,
+  step: number,
+  shown: AsyncIterable<Shown>,
+): Promise<Blob> {
+  // What codes a film wants even numbers.
+  const [width, height] = [size.width & ~1, size.height & ~1];
+  const codec = await getFirstEncodableVideoCodec(["avc", "vp9", "av1"], { width, height });
+  if (!codec) throw new NoFilm("This browser cannot write films.");
   const canvas = new OffscreenCanvas(width, height);
   const paper = canvas.getContext("2d")!;
   const output = new Output({ format: new Mp4OutputFormat(), target: new BufferTarget() });
   const source = new CanvasSource(canvas, {
     codec,
-    bitrate: Math.round(Math.min(BITS, MOST_BITS / times.length) / step),
+    bitrate: Math.round(Math.min(BITS, MOST_BITS / count) / step),
     keyFrameInterval: 0.5,
   });
   output.addVideoTrack(source);
   await output.start();
-  for (const [i, picture] of pictures.entries()) {
-    const bitmap = await createImageBitmap(picture);
-    paper.drawImage(bitmap, 0, 0, width, height);
-    bitmap.close();
-    await source.add(times[i]! - first, (times[i + 1] ?? times[i]! + step) - times[i]!);
+  for await (const { picture, at, lasts } of shown) {
+    paper.drawImage(picture, 0, 0, width, height);
+    await source.add(at, lasts);
   }
   await output.finalize();
   const film = new Blob([output.target.buffer!], { type: "video/mp4" });

@@ -9,6 +9,7 @@ import { rightOf } from "./notice";
 import { wrongAndRight } from "./instruction";
 import { DrillDiagram } from "./DrillDiagram";
 import { DrillGolfer } from "../golfer/DrillGolfer";
+import { OwnWords } from "./OwnWords";
 import { ShareDrill } from "./SharedDrills";
 import { Title } from "@/ui/Title";
 import { HowItWorked } from "./WhatWorked";
@@ -90,6 +91,7 @@ export default function DrillPage() {
           <DrillDiagram diagram={drill.diagram} hand={hand} title={drill.name} />
         </div>
         <Facts drill={drill} catalogue={catalogue.data} />
+        <OwnWords key={id} drill={id} />
         <Record id={id} />
         {drill.main.map((fault) => (
           <section key={fault} aria-labelledby={`for-${fault}`} className="border-line border-t pt-4">

@@ -1,7 +1,7 @@
 import { cleanup, fireEvent, screen, waitFor, within } from "@testing-library/react";
 import { afterEach, beforeEach, describe, expect, it, vi } from "vitest";
 import type { Catalogue } from "@/api/types";
-import { CATALOGUE, serve, show } from "@/test/fixtures";
+import { CATALOGUE, serve, show, SIGNED_IN } from "@/test/fixtures";
 import DrillPage from "./DrillPage";
 import FaultPage from "./FaultPage";
 import { filtered, NO_FILTER, NO_KIT } from "./filter";
@@ -119,6 +119,32 @@ describe("the library", () => {
       "Half of such students are through a gate within 215 reps, 150 to 300 ●; with any drill within 160 ○.",
     );
     expect(record.textContent).toContain("Too few");
+  });
+
+  it("keeps the coach's own words, and takes no film before somebody agreed", async () => {
+    const calls = serve({
+      "GET /api/catalogue?hand=right": LIBRARY,
+      "GET /api/session": SIGNED_IN,
+      "GET /api/drill-words": { "disc-turn": { words: "See who is behind you." } },
+      "PUT /api/drill-words/disc-turn": undefined,
+    });
+    show(<DrillPage />, { path: "/drills/:id", at: "/drills/disc-turn" });
+    const field = await screen.findByLabelText("What you say of it");
+    expect(screen.queryByRole("button", { name: "Keep" })).toBeNull();
+    fireEvent.change(field, { target: { value: " Look over the wall. " } });
+    fireEvent.click(screen.getByRole("button", { name: "Keep" }));
+    await waitFor(() =>
+      expect(calls.find((c) => c.request === "PUT /api/drill-words/disc-turn")?.body).toEqual({
+        words: "Look over the wall.",
+      }),
+    );
+    fireEvent.change(screen.getByLabelText("In the film:"), { target: { value: "Ina Holt" } });
+    const film = () => screen.getByRole("button", { name: /A film of up to 15 s/ });
+    expect(film()).toHaveProperty("disabled", true);
+    fireEvent.click(screen.getByLabelText("Ina Holt agrees that my students see it"));
+    expect(film()).toHaveProperty("disabled", false);
+    fireEvent.change(screen.getByLabelText("In the film:"), { target: { value: "Another" } });
+    expect(film()).toHaveProperty("disabled", true);
   });
 
   it("says on a drill's page how it worked for what it works on", async () => {

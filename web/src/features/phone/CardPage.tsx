@@ -40,6 +40,7 @@ function Card({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
       <div>
         <dt className="text-soft">Before the shot</dt>
         <dd className="font-serif text-3xl leading-tight">{card.before}</dd>
+        {card.drill && today.cues[card.drill] && <dd className="text-xl italic">{today.cues[card.drill]}</dd>}
       </div>
       <div>
         <dt className="text-soft">After a bad one</dt>

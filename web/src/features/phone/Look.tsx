@@ -1,8 +1,9 @@
 import { useState } from "react";
-import type { Drill, Hand } from "@/api/types";
+import type { Drill, Hand, Wire } from "@/api/types";
 import { BlockGolfer } from "../golfer/lazily";
 import { lookFor } from "../golfer/looks";
 import type { RunBlock } from "./session";
+import { OwnFilm } from "../drill/OwnFilm";
 import { wrongAndRight } from "../drill/instruction";
 import type { Today } from "./today";
 
@@ -58,6 +59,17 @@ export function Look({
   );
 }
 
+/** What the coach says of a drill and shows of it; nothing where that is left to the library. */
+export function CoachSays({ words, drill }: { words?: Wire["DrillWordsView"]; drill: Drill }) {
+  if (!words) return null;
+  return (
+    <section aria-label="From your coach" className="border-lead grid gap-2 border-l-4 pl-3">
+      {words.words && <p className="whitespace-pre-line">{words.words}</p>}
+      {words.film && <OwnFilm path={`/api/me/drill-words/${drill.id}/film`} label="Your coach shows it" />}
+    </section>
+  );
+}
+
 /** The movement, played, and in words. */
 export function HowItGoes({
   first,
@@ -83,6 +95,7 @@ export function HowItGoes({
         />
       )}
       <dl className="grid gap-2 pb-2">
+        {today.words[drill.id]?.words && <Told term="Your coach says" text={today.words[drill.id]!.words} />}
         <Told term="Set-up" text={drill.setUp} />
         <Told term="Do" text={drill.action} />
         <Told term="Good rep" text={drill.good} />

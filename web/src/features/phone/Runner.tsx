@@ -7,7 +7,7 @@ import { PartClock } from "@/ui/PartClock";
 import { IconButton } from "@/ui/IconButton";
 import { Note } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
-import { HowItGoes, Look } from "./Look";
+import { CoachSays, HowItGoes, Look } from "./Look";
 import { instruction } from "../drill/instruction";
 import { halfStepOf, speedOf } from "../plan/dose";
 import { below } from "./asides";
@@ -15,6 +15,7 @@ import { BallPanel } from "./BallPanel";
 import { answerFor, want, wanted } from "./handsFree";
 import { HandsFreeSheet } from "./HandsFreeSheet";
 import type { Release } from "./hearing";
+import { OwnCue } from "./OwnCue";
 import { Pips } from "./Pips";
 import { Rest } from "./Rest";
 import {
@@ -169,8 +170,12 @@ export function Runner({
       </header>
 
       <div className="grid content-start gap-3">
-        <p className="font-serif text-3xl leading-tight">{block.cue}</p>
+        <div>
+          <p className="font-serif text-3xl leading-tight">{block.cue}</p>
+          {block.cue === drill.cue && <OwnCue key={drill.id} {...{ today, drill }} />}
+        </div>
         <Instruction block={block} drill={drill} turns={told.turns} catalogue={catalogue} />
+        {marks.length === 0 && <CoachSays words={today.words[drill.id]} drill={drill} />}
         {resting && <Rest key={marks.length} seconds={block.restSeconds} onOver={() => setResting(false)} />}
         {offer && (
           <TurnOffer

@@ -1,6 +1,7 @@
 import type { Wire } from "@/api/types";
 
 export type RoundEntry = Wire["RoundEntry"];
+export type CueEntry = Wire["CueEntry"];
 export type SelfCheckEntry = Wire["SelfCheckEntry"];
 
 /**
@@ -9,7 +10,10 @@ export type SelfCheckEntry = Wire["SelfCheckEntry"];
  * @property what in words, for the note that it waits
  */
 export type Letter = { id: string; what: string; day: string } & (
-  { to: "rounds"; body: RoundEntry } | { to: "self-checks"; body: SelfCheckEntry }
+  | { to: "rounds"; body: RoundEntry }
+  | { to: "self-checks"; body: SelfCheckEntry }
+  /** By the drill's id. */
+  | { to: "cues"; body: CueEntry }
 );
 
 export type KeptLetter = Letter & { refusal?: string };

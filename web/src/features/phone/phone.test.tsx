@@ -303,6 +303,35 @@ describe("a session", () => {
   });
 });
 
+describe("own words", () => {
+  const me = {
+    ...meWith([block()]),
+    words: { "disc-turn": { words: "See who is behind you.", film: undefined } },
+  };
+  const runs = () => open(<RunnerPage />, { path: "/practice" });
+
+  it("has what the coach says before the first rep, and the student's own words beside the cue", async () => {
+    const calls = phone(me);
+    runs();
+    expect((await screen.findByRole("region", { name: "From your coach" })).textContent).toContain(
+      "See who is behind you.",
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Your own words for it" }));
+    const field = screen.getByLabelText("Your own words for “Turn the disc”");
+    fireEvent.change(field, { target: { value: "look over the wall" } });
+    fireEvent.submit(field);
+    expect(await screen.findByText("look over the wall")).toBeTruthy();
+    await waitFor(() =>
+      expect(calls.find((c) => c.request === "PUT /api/me/cues/disc-turn")?.body).toEqual({
+        words: "look over the wall",
+        edition: 1,
+      }),
+    );
+    fireEvent.click(screen.getByRole("button", { name: "Good" }));
+    expect(screen.queryByRole("region", { name: "From your coach" })).toBeNull();
+  });
+});
+
 describe("the rest between sets", () => {
   it("goes on when the page around it changes", () => {
     vi.useFakeTimers();

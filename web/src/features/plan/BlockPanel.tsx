@@ -60,6 +60,7 @@ export function BlockPanel({
 }) {
   const [swap, setSwap] = useState(false);
   const mine = useFirstChoices();
+  const cues = useQuery(queries.cues(lesson.studentId));
   const block = chosenBlock(stored, chosen);
   if (!chosen || !block) {
     return (
@@ -102,6 +103,11 @@ export function BlockPanel({
       <p>
         <strong>{longDay(chosen.date)}</strong>: {catalogue.drills[block.drill]?.name}, {rung?.toLowerCase()},{" "}
         {dose(block)}, {block.minutes} min{block.locked && " · locked"}
+        {cues.data?.[block.drill] && (
+          <span className="block">
+            In {lesson.studentName.split(" ")[0]}’s words: <em>{cues.data[block.drill]}</em>
+          </span>
+        )}
       </p>
       <div className="flex flex-wrap gap-2">
         {many.map(({ label, Icon, act, off }) => (

@@ -5,7 +5,6 @@ import { makePdf, pictureFor } from "@/ui/pdf";
 import { DrillDiagram } from "../drill/DrillDiagram";
 import { VIEWS } from "../golfer/camera";
 import { GolferPicture } from "../golfer/GolferPicture";
-import type { Look } from "../golfer/looks";
 import { type Motion, posesOf } from "../golfer/motion";
 import { type CueCard, type Sheet, type SheetDay, type SheetLine, type Shown, STOPPED } from "./sheetShape";
 
@@ -48,7 +47,7 @@ function sheetDocument(sheet: Sheet, moving: Moving[], hand: Hand): TDocumentDef
       ...(week === 0 && sheet.cautions.length > 0
         ? [{ ul: sheet.cautions, fontSize: 9, margin: [0, 8, 0, 0] } as Content]
         : []),
-      ...(week === sheet.weeks.length - 1 ? moving.map((one) => strip(one, hand, sheet.look)) : []),
+      ...(week === sheet.weeks.length - 1 ? moving.map((one) => strip(one, hand, sheet)) : []),
       ...(week === sheet.weeks.length - 1 && sheet.card ? [card(sheet.card)] : []),
     ]),
   };
@@ -57,10 +56,13 @@ function sheetDocument(sheet: Sheet, moving: Moving[], hand: Hand): TDocumentDef
 const POSES = 6;
 
 /** A drill's movement as poses side by side. */
-function strip({ drill, motion }: Moving, hand: Hand, look: Look): Content {
+function strip({ drill, motion }: Moving, hand: Hand, { look, words }: Sheet): Content {
   return {
     stack: [
-      { text: [{ text: `${drill.name}. `, bold: true }, drill.action], margin: [0, 10, 0, 2] },
+      {
+        text: [{ text: `${drill.name}. `, bold: true }, `${drill.action} ${words[drill.id] ?? ""}`],
+        margin: [0, 10, 0, 2],
+      },
       {
         columns: posesOf(motion, POSES).map((m) => ({
           stack: [

@@ -15,6 +15,8 @@ export type Sheet = {
   cautions: string[];
   /** Drills stopped for pain, by id: nobody is shown how they go. */
   stopped: string[];
+  /** What the coach says of drills, by drill. */
+  words: Record<string, string>;
   card?: CueCard;
 };
 
@@ -34,7 +36,12 @@ export type SheetDay = {
  */
 export type SheetLine = { text: string; boxes: number; scored: boolean; hint?: string; stopped: boolean };
 
-export function sheetOf(lesson: Lesson, stored: StoredPlan, catalogue: Catalogue): Sheet {
+/** What coach and student say of drills in their own words, by drill. */
+export type Own = { words: Record<string, { words: string }>; cues: Record<string, string> };
+
+const LIBRARY: Own = { words: {}, cues: {} };
+
+export function sheetOf(lesson: Lesson, stored: StoredPlan, catalogue: Catalogue, own: Own = LIBRARY): Sheet {
   const { plan, from, nextLesson } = stored;
   const fault = (f: string) => catalogue.faults.find((x) => x.id === f)?.label ?? f;
   return {
@@ -42,14 +49,15 @@ export function sheetOf(lesson: Lesson, stored: StoredPlan, catalogue: Catalogue
     look: lookOf(lesson),
     focus: lesson.focus.map(fault).join(", then "),
     nextLesson,
-    weeks: weeksOf(plan, from).map((days) => days.map((day) => sheetDay(day, stored, catalogue))),
+    weeks: weeksOf(plan, from).map((days) => days.map((day) => sheetDay(day, stored, catalogue, own))),
     cautions: plan.cautions,
     stopped: stored.stopped.map((s) => s.drill),
+    words: Object.fromEntries(Object.entries(own.words).map(([drill, { words }]) => [drill, words])),
     card: cueCard(stored, catalogue),
   };
 }
 
-function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): SheetDay {
+function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue, own: Own): SheetDay {
   const place = catalogue.places.find((p) => p.id === day.place)?.label.toLowerCase();
   const mains = day.blocks.filter((b) => b.kind === "main");
   const main = mains.find((b) => !isStopped(stored, b.drill, day.date)) ?? mains[0];
@@ -76,6 +84,7 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue): Sheet
                 halfStepOf(block),
                 speedOf(block) && `At ${speedOf(block)}.`,
                 `Think: ${block.cue.toLowerCase()}.`,
+                block.cue === drill?.cue && own.cues[block.drill] && `Your words: ${own.cues[block.drill]}.`,
               ]
                 .filter(Boolean)
                 .join(" ")
@@ -104,7 +113,7 @@ const EVERY = 10;
 const servesEveryFault = (drill: Drill) => drill.main.length === 0 && drill.helps.length > EVERY;
 
 /** What goes in the pocket: one thing before the shot, one after a bad one. */
-export type CueCard = { before: string; after: string };
+export type CueCard = { before: string; after: string; drill?: string };
 
 /**
  * The thought of the round that comes next; without one, that of the drill nearest to the game which needs nothing
@@ -134,6 +143,7 @@ export function cueCard(
   return (
     drill && {
       before: round?.cue ?? drill.cue,
+      drill: drill.id,
       after: `one rehearsal of ${drill.name.toLowerCase()}, nothing else. ${drill.feel}`,
     }
   );

@@ -6,6 +6,7 @@ import app.hodegon.server.account.Account;
 import app.hodegon.server.clip.ClipsView.ClipPoints;
 import app.hodegon.server.clip.ClipsView.EarlierClips;
 import app.hodegon.server.clip.ClipsView.SentClip;
+import app.hodegon.server.film.Mp4;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.lesson.Stage;
 import app.hodegon.server.track.TrackRequest;

@@ -22,6 +22,7 @@ import app.hodegon.server.clip.ClipsView.ClipPoints;
 import app.hodegon.server.clip.ClipsView.ClipView;
 import app.hodegon.server.clip.ClipsView.EarlierClips;
 import app.hodegon.server.clip.ClipsView.SentClip;
+import app.hodegon.server.film.Mp4;
 import app.hodegon.server.http.Conflict;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.NotFound;

@@ -32,6 +32,7 @@ import app.hodegon.server.student.StudentChanged;
 import app.hodegon.server.student.StudentEntry;
 import app.hodegon.server.student.Students;
 import app.hodegon.server.told.ToldLog;
+import app.hodegon.server.word.OwnWords;
 import java.time.LocalDate;
 import java.util.ArrayList;
 import java.util.List;
@@ -63,6 +64,13 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
             new SampleAccount("Bram Ellery, left-hander who sways", "bram@demo.example", "demo-student"),
             new SampleAccount("Petra Lund, good player with a stiff ankle", "petra@demo.example", "demo-student"));
 
+    private static final Map<String, String> SAID = Map.of(
+            "ball-inside-ankle",
+            "Listen for the ball: it should still be quiet when the club is back at hip height. If it rattles early, start again slower.",
+            "heel-toe-exchange",
+            "Think of a seesaw under your feet. One end sinks, the other comes up; nothing jumps.");
+    private static final Map<String, String> CALLED = Map.of("heel-toe-exchange", "Seesaw, no hop");
+
     private static final String MEASURED = "Bram Ellery";
     private static final int BALLS = 12;
 
@@ -76,6 +84,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
     private final ShotFiles shots;
     private final ToldLog told;
     private final DemoClips clips;
+    private final OwnWords words;
     private final PlanFollowsPractice following;
     private final ApplicationEventPublisher events;
     private final DemoClock clock;
@@ -93,6 +102,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
             ShotFiles shots,
             ToldLog told,
             DemoClips clips,
+            OwnWords words,
             PlanFollowsPractice following,
             ApplicationEventPublisher events,
             DemoClock clock,
@@ -107,6 +117,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
         this.shots = shots;
         this.told = told;
         this.clips = clips;
+        this.words = words;
         this.following = following;
         this.events = events;
         this.clock = clock;
@@ -138,6 +149,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
         Account first = accounts.add(COACH.email(), COACH.password(), Role.COACH, "Tamsin Harrow");
         accounts.makeOwner(first.id());
         Account second = accounts.add(SECOND.email(), SECOND.password(), Role.COACH, "Joren Aldwick");
+        SAID.forEach((drill, said) -> words.say(first, drill, said));
         Cast.first().forEach(persona -> add(first, persona, today));
         Cast.second().forEach(persona -> add(second, persona, today));
     }
@@ -150,6 +162,7 @@ class DemoData implements SampleAccounts, SmartInitializingSingleton {
                 .findFirst()
                 .ifPresent(a -> students.accept(students.invite(coach, student.id()), a.email(), a.password()));
         live(coach, student, persona, today);
+        if (persona.name().equals(DemoClips.FILMED)) CALLED.forEach((drill, cue) -> words.call(student, drill, cue));
         practising.add(student.id());
         events.publishEvent(new StudentChanged(student.id()));
     }

@@ -28,6 +28,8 @@ import app.hodegon.server.practice.ToldEntry;
 import app.hodegon.server.reminder.Reminders;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
+import app.hodegon.server.word.DrillWordsView;
+import app.hodegon.server.word.OwnWords;
 import app.hodegon.server.zone.Today;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -37,6 +39,7 @@ import jakarta.validation.constraints.NotNull;
 import jakarta.validation.constraints.Size;
 import java.time.LocalDate;
 import java.util.List;
+import java.util.Map;
 import java.util.Optional;
 import java.util.Set;
 import java.util.UUID;
@@ -65,6 +68,7 @@ class PhoneController {
     private final Reminders reminders;
     private final PlanFollowsPractice follows;
     private final Lessons lessons;
+    private final OwnWords words;
     private final Today today;
 
     PhoneController(
@@ -75,7 +79,9 @@ class PhoneController {
             Reminders reminders,
             PlanFollowsPractice follows,
             Lessons lessons,
+            OwnWords words,
             Today today) {
+        this.words = words;
         this.students = students;
         this.plans = plans;
         this.practice = practice;
@@ -98,6 +104,8 @@ class PhoneController {
      * @param adult which adult knows that a junior practises; null while not said
      * @param remindAt hour of the reminder on practice days; null for none
      * @param tempo to which a beat is set, ms
+     * @param words what the coach says of drills, by drill
+     * @param cues what the student calls what to think of, by drill
      */
     record MeView(
             @NotNull String name,
@@ -114,7 +122,9 @@ class PhoneController {
             @NotNull boolean junior,
             String adult,
             Integer remindAt,
-            @NotNull TempoView tempo) {}
+            @NotNull TempoView tempo,
+            @NotNull Map<String, DrillWordsView> words,
+            @NotNull Map<String, String> cues) {}
 
     /**
      * @param own whether it was measured with this student
@@ -207,7 +217,9 @@ class PhoneController {
                 TempoView.of(OwnTempo.of(lessons.last(student.id(), 1).stream()
                         .flatMap(l -> Stream.of(l.before(), l.after()))
                         .flatMap(seen -> seen.readings().stream())
-                        .toList())));
+                        .toList())),
+                words.ofCoach(student.coachId()),
+                words.cues(student.id()));
     }
 
     /** The running plan for the student's own calendar. */

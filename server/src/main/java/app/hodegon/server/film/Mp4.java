@@ -1,26 +1,26 @@
-package app.hodegon.server.clip;
+package app.hodegon.server.film;
 
 import java.nio.charset.StandardCharsets;
 import java.util.Arrays;
 import java.util.Base64;
 
 /** What a film must be that is kept. */
-final class Mp4 {
+public final class Mp4 {
 
-    static final int LARGEST = 1536 * 1024;
+    public static final int LARGEST = 1536 * 1024;
 
     private static final byte[] FILE_TYPE = "ftyp".getBytes(StandardCharsets.US_ASCII);
 
     private Mp4() {}
 
     /** @throws IllegalArgumentException for what is no MP4, or too large */
-    static byte[] of(String base64) {
+    public static byte[] of(String base64) {
         byte[] bytes = Base64.getDecoder().decode(base64);
         if (!is(bytes)) throw new IllegalArgumentException("A film is an MP4 of at most 1.5 MB.");
         return bytes;
     }
 
-    static boolean is(byte[] bytes) {
+    public static boolean is(byte[] bytes) {
         return bytes.length > 16
                 && bytes.length <= LARGEST
                 && Arrays.equals(Arrays.copyOfRange(bytes, 4, 8), FILE_TYPE);
