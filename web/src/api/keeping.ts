@@ -4,6 +4,7 @@ import type { PersistQueryClientOptions } from "@tanstack/react-query-persist-cl
 import { moveToday } from "@/calendar/dates";
 import { Problem } from "./client";
 import { FreshClient } from "./FreshClient";
+import { GROUPS } from "./lastGroup";
 import { queries } from "./queries";
 import type { Session } from "./types";
 
@@ -62,7 +63,10 @@ export function restored() {
 export function forget() {
   client.clear();
   window.localStorage.removeItem(KEY);
-  for (const key of Object.keys(window.localStorage)) if (key.startsWith(OUTBOXES)) withoutSent(key);
+  for (const key of Object.keys(window.localStorage)) {
+    if (key.startsWith(OUTBOXES)) withoutSent(key);
+    if (key.startsWith(GROUPS)) window.localStorage.removeItem(key);
+  }
 }
 
 /** What the server has need not lie here too. */

@@ -19,6 +19,7 @@ import { PlanSettings } from "./PlanSettings";
 import { PlanDays } from "./PlanDays";
 import { Staircase } from "./Staircase";
 import { StoppedNote } from "./StoppedNote";
+import { GroupTools } from "./GroupTools";
 import { TemplateTools } from "./TemplateTools";
 import { type PlanWork, usePlanTerms } from "./usePlanTerms";
 import { inDigits } from "@/ui/number";
@@ -65,6 +66,7 @@ function PlanDesk({ lesson, plan, catalogue }: { lesson: Lesson; plan?: StoredPl
         </div>
         <div className="no-print ml-auto flex flex-wrap items-end gap-3">
           {lesson.focus.length > 0 && <TemplateTools lesson={lesson} plan={plan} work={work} />}
+          {plan && plan.plan.days.length > 0 && <GroupTools lesson={lesson} />}
           {lesson.focus.length > 0 && <DatesForm lesson={lesson} plan={plan} work={work} />}
           {plan && (
             <span className="flex">

@@ -44,11 +44,20 @@ class PlanController {
     private final Plans plans;
     private final PlanDrafts drafts;
     private final PlanOffers offers;
+    private final Groups groups;
     private final Lessons lessons;
     private final Students students;
     private final Today today;
 
-    PlanController(Plans plans, PlanDrafts drafts, PlanOffers offers, Lessons lessons, Students students, Today today) {
+    PlanController(
+            Plans plans,
+            PlanDrafts drafts,
+            PlanOffers offers,
+            Groups groups,
+            Lessons lessons,
+            Students students,
+            Today today) {
+        this.groups = groups;
         this.plans = plans;
         this.drafts = drafts;
         this.offers = offers;
@@ -93,6 +102,21 @@ class PlanController {
     List<PlannedDay> planned(@AuthenticationPrincipal Account coach, @PathVariable UUID studentId) {
         students.ofCoach(coach, studentId);
         return plans.planned(studentId, today.ofStudent(studentId));
+    }
+
+    /**
+     * @param sameDays whether on the plan's weekdays; else in the student's own week
+     */
+    record GroupEntry(@NotNull Boolean sameDays) {}
+
+    /** Drafts what this plan has for another student too, or for the same one again. */
+    @PostMapping("/lessons/{lessonId}/plan/also/{studentId}")
+    Groups.GroupPlanView also(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID lessonId,
+            @PathVariable UUID studentId,
+            @Valid @RequestBody GroupEntry entry) {
+        return groups.lay(coach, lessonId, studentId, entry.sameDays());
     }
 
     @GetMapping("/lessons/{lessonId}/plan/offers")

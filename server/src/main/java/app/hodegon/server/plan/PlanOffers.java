@@ -6,11 +6,13 @@ import app.hodegon.core.plan.Offers;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
+import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.drill.Drills;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
+import app.hodegon.server.plan.PlanTerms.ChosenEntry;
 import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import java.util.List;
@@ -58,5 +60,22 @@ class PlanOffers {
         return new Planner(drills.of(student.coachId()))
                 .alternatives(
                         requests.of(student, lesson, current.terms(), plans.assignedOfLesson(lessonId)), fault, rung);
+    }
+
+    /** Those of these choices that this student may do for the lesson's focus. */
+    List<ChosenEntry> fitting(Account coach, StoredLesson lesson, PlanTerms terms, List<ChosenEntry> chosen) {
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        Optional<StoredPlan> running = plans.assignedOfLesson(lesson.id());
+        PlanRequest request = requests.of(student, lesson, requests.complete(student, terms, running), running);
+        Planner planner = new Planner(drills.of(student.coachId()));
+        return chosen.stream()
+                .filter(c ->
+                        request.focus().stream().anyMatch(f -> f.fault().id().equals(c.fault())))
+                .filter(c -> planner
+                        .alternatives(
+                                request, Identified.of(Fault.class, c.fault()), Identified.of(Rung.class, c.rung()))
+                        .stream()
+                        .anyMatch(a -> a.drill().equals(c.drill())))
+                .toList();
     }
 }

@@ -185,6 +185,23 @@ public record PlanTerms(
         return new PlanTerms(from, nextLesson, null, false, null, false, false, null, null, null, null, null);
     }
 
+    /** In this week. */
+    PlanTerms in(Map<String, SlotEntry> other) {
+        return new PlanTerms(
+                from,
+                nextLesson,
+                other,
+                firstFaultOnly,
+                edits,
+                smaller,
+                oneThing,
+                lessonCheck,
+                kit,
+                unspared,
+                firstChoices,
+                sets);
+    }
+
     /** With what the coach decided about it. */
     PlanTerms with(EditsEntry others) {
         return new PlanTerms(

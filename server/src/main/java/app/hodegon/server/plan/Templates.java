@@ -1,14 +1,13 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Fault;
-import app.hodegon.core.drill.Rung;
-import app.hodegon.core.swing.Identified;
 import app.hodegon.server.account.Account;
 import app.hodegon.server.http.NotFound;
 import app.hodegon.server.lesson.Lessons;
 import app.hodegon.server.lesson.StoredLesson;
 import app.hodegon.server.plan.PlanTerms.ChosenEntry;
 import app.hodegon.server.plan.PlanTerms.EditsEntry;
+import app.hodegon.server.plan.PlanTerms.StepEntry;
 import java.time.LocalDate;
 import java.time.temporal.ChronoUnit;
 import java.util.List;
@@ -45,19 +44,8 @@ class Templates {
     StoredTemplate keep(Account coach, UUID lessonId, String name) {
         lessons.ofCoach(coach, lessonId);
         StoredPlan plan = plans.ofLesson(coach, lessonId).orElseThrow(() -> new NotFound("plan"));
-        EditsEntry edits = new EditsEntry(
-                List.of(),
-                List.of(),
-                plan.plan().route().stream()
-                        .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill(), false))
-                        .toList(),
-                plan.terms().edits().skipped(),
-                null,
-                null,
-                null,
-                null);
         int days = (int) ChronoUnit.DAYS.between(plan.from(), plan.nextLesson());
-        UUID id = templates.add(coach.id(), name.strip(), days, edits);
+        UUID id = templates.add(coach.id(), name.strip(), days, chosenIn(plan));
         return templates.ofCoach(coach.id(), id).orElseThrow();
     }
 
@@ -70,36 +58,33 @@ class Templates {
         StoredTemplate template = templates.ofCoach(coach.id(), templateId).orElseThrow(() -> new NotFound("template"));
         StoredLesson lesson = lessons.toChange(coach, lessonId);
         LocalDate from = lesson.heldOn().plusDays(1);
-        Set<String> focus = lesson.focus().stream().map(Fault::id).collect(Collectors.toSet());
-        PlanTerms bare = PlanTerms.between(from, from.plusDays(template.days()));
-        // Laid once without, so that what this student may do can be asked.
-        drafts.draft(coach, lessonId, bare);
-        EditsEntry edits = new EditsEntry(
-                List.of(),
-                List.of(),
-                template.edits().chosen().stream()
-                        .filter(c -> focus.contains(c.fault()))
-                        .filter(c -> mayDo(coach, lessonId, c))
-                        .toList(),
-                template.edits().skipped().stream()
-                        .filter(s -> focus.contains(s.fault()))
-                        .toList(),
-                null,
-                null,
-                null,
-                null);
-        return drafts.draft(coach, lessonId, bare.with(edits));
+        return fitted(coach, lesson, PlanTerms.between(from, from.plusDays(template.days())), template.edits());
     }
 
-    private boolean mayDo(Account coach, UUID lessonId, ChosenEntry chosen) {
-        return offers
-                .alternatives(
-                        coach,
-                        lessonId,
-                        Identified.of(Fault.class, chosen.fault()),
-                        Identified.of(Rung.class, chosen.rung()))
-                .stream()
-                .anyMatch(a -> a.drill().equals(chosen.drill()));
+    /** What a plan chose for each rung and which it left out, without what belongs to its days. */
+    static EditsEntry chosenIn(StoredPlan plan) {
+        return edits(
+                plan.plan().route().stream()
+                        .map(s -> new ChosenEntry(s.fault(), s.rung(), s.drill(), false))
+                        .toList(),
+                plan.terms().edits().skipped());
+    }
+
+    private static EditsEntry edits(List<ChosenEntry> chosen, List<StepEntry> skipped) {
+        return new EditsEntry(List.of(), List.of(), chosen, skipped, null, null, null, null);
+    }
+
+    /** A draft with those of these drills that this student may do for the lesson's focus; the planner chooses the others. */
+    StoredPlan fitted(Account coach, StoredLesson lesson, PlanTerms bare, EditsEntry wanted) {
+        Set<String> focus = lesson.focus().stream().map(Fault::id).collect(Collectors.toSet());
+        return drafts.draft(
+                coach,
+                lesson.id(),
+                bare.with(edits(
+                        offers.fitting(coach, lesson, bare, wanted.chosen()),
+                        wanted.skipped().stream()
+                                .filter(s -> focus.contains(s.fault()))
+                                .toList())));
     }
 
     @Transactional
