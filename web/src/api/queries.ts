@@ -360,6 +360,16 @@ export const queries = {
         ),
       staleTime: 0,
     }),
+  /** Drills that could be done at once with this one on a rung. */
+  partners: (lesson: string, drill: string, rung: string) =>
+    queryOptions({
+      queryKey: ["lessons", lesson, "partners", drill, rung],
+      queryFn: () =>
+        api.get<Wire["AlternativeView"][]>(
+          `/api/lessons/${lesson}/plan/partners?drill=${drill}&rung=${rung}`,
+        ),
+      staleTime: 0,
+    }),
   templates: () =>
     queryOptions({
       queryKey: ["templates"],

@@ -1,4 +1,4 @@
-import type { Drill, PlanBlock } from "@/api/types";
+import type { Catalogue, Drill, PlanBlock } from "@/api/types";
 
 /** What to do in this block; where the rung is behind and only kept up, the drill's harder form. */
 export function instruction(drill: Drill | undefined, block: PlanBlock): string {
@@ -8,3 +8,22 @@ export function instruction(drill: Drill | undefined, block: PlanBlock): string 
 
 /** The usual mistake, and what helps against it. */
 export const wrongAndRight = (drill: Drill) => [drill.mistake, drill.fix].filter(Boolean).join(" ");
+
+/** What a block is called: its drill, and what is done at once with it. */
+export function nameOf(block: PlanBlock, catalogue: Catalogue): string {
+  const name = catalogue.drills[block.drill]?.name ?? block.drill;
+  const partner = partnerOf(block, catalogue);
+  return partner ? `${name} with ${partner.name.toLowerCase()}` : name;
+}
+
+export function partnerOf(block: PlanBlock, catalogue: Catalogue): Drill | undefined {
+  return block.joined ? catalogue.drills[block.joined] : undefined;
+}
+
+/** What the second drill asks for at the same time; empty for most blocks. */
+export function atOnce(block: PlanBlock, catalogue: Catalogue): string {
+  const partner = partnerOf(block, catalogue);
+  return partner
+    ? `At once, ${partner.name.toLowerCase()}: ${partner.variations[block.rung] ?? partner.cue}`
+    : "";
+}

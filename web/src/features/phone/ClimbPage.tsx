@@ -3,6 +3,7 @@ import { useCatalogue } from "@/api/queries";
 import type { Catalogue } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
+import { nameOf } from "../drill/instruction";
 import { dose, howLong } from "../plan/dose";
 import { Staircase } from "../plan/Staircase";
 import { NextGate } from "./NextGate";
@@ -96,7 +97,7 @@ function Climb({ today, catalogue }: { today: Today; catalogue: Catalogue }) {
                   {d.blocks.map((block, i) => (
                     <li key={i} className="flex justify-between gap-3">
                       <span>
-                        {catalogue.drills[block.drill]?.name}
+                        {nameOf(block, catalogue)}
                         <span className="text-soft ml-2 text-sm">
                           {block.scored ? "scored" : label(block.rung)?.toLowerCase()}
                           {block.kind === "try" && ", a try"}

@@ -8,7 +8,7 @@ import { IconButton } from "@/ui/IconButton";
 import { Note } from "@/ui/Notice";
 import { Title } from "@/ui/Title";
 import { CoachSays, HowItGoes, Look } from "./Look";
-import { instruction } from "../drill/instruction";
+import { atOnce, instruction, nameOf } from "../drill/instruction";
 import { halfStepOf, speedOf } from "../plan/dose";
 import { below } from "./asides";
 import { BallPanel } from "./BallPanel";
@@ -80,8 +80,14 @@ export function Runner({
   const { blocks, entry } = session;
   const planned = blocks[at]!;
   const drill = catalogue.drills[planned.drill]!;
-  // A plan from before may ask for it of a drill that is never done wrong on purpose.
-  const block = drill.onPurpose ? planned : { ...planned, contrast: 0 };
+  const block = {
+    ...planned,
+    // A plan from before may ask for it of a drill that is never done wrong on purpose.
+    contrast: drill.onPurpose ? planned.contrast : 0,
+    // What hurt does not go along either.
+    joined: today.stopped.includes(planned.joined ?? "") ? undefined : planned.joined,
+  };
+  const name = nameOf(block, catalogue);
   const rules = catalogue.practice;
   const marks = marksOf(entry, at);
   const told = toldOf(entry, at);
@@ -154,8 +160,8 @@ export function Runner({
             )}
             {session.unsent && session.error && " · kept on the phone"}
           </p>
-          <Title>{drill.name}</Title>
-          <h1 className="text-xl! leading-tight">{drill.name}</h1>
+          <Title>{name}</Title>
+          <h1 className="text-xl! leading-tight">{name}</h1>
         </div>
         <IconButton label="Without hands" onClick={() => setFreeOpen(true)}>
           <Ear aria-hidden className="size-6" />
@@ -304,6 +310,7 @@ function Instruction({
   return (
     <>
       <p>{instruction(drill, block)}</p>
+      {block.joined && <p>{atOnce(block, catalogue)}</p>}
       {form === "easier" && (
         <p>
           <strong>Easier now.</strong> {drill.easier}

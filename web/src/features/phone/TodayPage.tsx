@@ -7,6 +7,7 @@ import type { Catalogue, Hand } from "@/api/types";
 import { ButtonLink } from "@/ui/Button";
 import { longDay } from "@/calendar/dates";
 import { Failed, Loading, Note } from "@/ui/Notice";
+import { nameOf, partnerOf } from "../drill/instruction";
 import { BlockGolfer } from "../golfer/lazily";
 import { lookFor } from "../golfer/looks";
 import { useMotionsAhead } from "./motionsAhead";
@@ -117,7 +118,13 @@ function Day({
   const open = firstOpen(day.blocks, entry, today.stopped) < day.blocks.length;
   const main = day.blocks.find((b) => b.kind === "main") ?? day.blocks[0]!;
   const drill = catalogue.drills[main.drill]!;
-  const kit = [...new Set(day.blocks.flatMap((b) => catalogue.drills[b.drill]?.kit ?? []))].map((id) => {
+  const kit = [
+    ...new Set(
+      day.blocks.flatMap((b) =>
+        [catalogue.drills[b.drill], partnerOf(b, catalogue)].flatMap((d) => d?.kit ?? []),
+      ),
+    ),
+  ].map((id) => {
     // What the student lacks is done with what the plan says instead.
     const instead = today.plan?.plan.kit.find((k) => k.id === id && !k.have)?.substitute;
     return instead ?? catalogue.equipment.find((e) => e.id === id)?.label.toLowerCase() ?? id;
@@ -168,7 +175,7 @@ function Day({
           >
             <span className="text-soft">{i + 1}</span>
             <span className="flex-1">
-              {catalogue.drills[block.drill]?.name}
+              {nameOf(block, catalogue)}
               <span className="text-soft block text-sm">
                 {block.kind === "refresh"
                   ? "to warm up"

@@ -303,6 +303,30 @@ describe("a session", () => {
   });
 });
 
+describe("two drills at once", () => {
+  it("are one block with both in words, and go on alone where the second is stopped for pain", async () => {
+    const disc = CATALOGUE.drills["disc-turn"]!;
+    const drills = {
+      ...CATALOGUE.drills,
+      toe: { ...disc, id: "toe", name: "Toe prop", variations: { feel: "On it." } },
+    };
+    const me = meWith([block({ joined: "toe" })]);
+    const known = {
+      "GET /api/session": SIGNED_IN,
+      "GET /api/catalogue?hand=right": { ...CATALOGUE, drills },
+    };
+    serve({ [path]: me, ...known });
+    open(<RunnerPage />, { path: "/today/practice" });
+    await screen.findByRole("heading", { name: "Disc turn with toe prop" });
+    expect(screen.getByText("At once, toe prop: On it.")).toBeTruthy();
+    cleanup();
+    serve({ [path]: { ...me, stopped: ["toe"] }, ...known });
+    open(<RunnerPage />, { path: "/today/practice" });
+    await screen.findByRole("heading", { name: "Disc turn" });
+    expect(screen.queryByText(/At once/)).toBeNull();
+  });
+});
+
 describe("own words", () => {
   const me = {
     ...meWith([block()]),

@@ -4,11 +4,13 @@ import {
   ArrowRight,
   Lock,
   LockOpen,
+  Link2,
   Minus,
   Plus,
   Replace,
   Trash2,
   TrendingUp,
+  Unlink2,
 } from "lucide-react";
 import { useState } from "react";
 import { queries } from "@/api/queries";
@@ -18,9 +20,10 @@ import { longDay } from "@/calendar/dates";
 import { Failed, Loading } from "@/ui/Notice";
 import { Sheet } from "@/ui/Sheet";
 import { DrillOffer } from "../drill/DrillOffer";
+import { nameOf } from "../drill/instruction";
 import { isDoneOn, orderOn, putFirst, useFirstChoices } from "../drill/firstChoices";
 import { lookOf } from "../golfer/looks";
-import { chose, dropped, locked, moved, skipped, unlocked } from "./edits";
+import { chose, dropped, joined, locked, moved, skipped, unlocked } from "./edits";
 import { dose } from "./dose";
 import type { PlanWork } from "./usePlanTerms";
 
@@ -59,6 +62,7 @@ export function BlockPanel({
   onMoved: (date: string) => void;
 }) {
   const [swap, setSwap] = useState(false);
+  const [join, setJoin] = useState(false);
   const mine = useFirstChoices();
   const cues = useQuery(queries.cues(lesson.studentId));
   const block = chosenBlock(stored, chosen);
@@ -72,6 +76,7 @@ export function BlockPanel({
   }
   const { terms } = stored;
   const rung = catalogue.rungs.find((r) => r.id === block.rung)?.label;
+  const drillName = (id: string) => (catalogue.drills[id]?.name ?? id).toLowerCase();
   const go = (by: 1 | -1) => {
     const to = neighbour(stored, chosen.date, by);
     if (!to) return;
@@ -91,6 +96,13 @@ export function BlockPanel({
       ? { label: "Unlock", Icon: LockOpen, act: () => work.apply(unlocked(terms, chosen.date, block)) }
       : { label: "Lock", Icon: Lock, act: () => work.apply(locked(terms, chosen.date, block)) },
     { label: "Swap the drill", Icon: Replace, act: () => setSwap(true) },
+    block.joined
+      ? {
+          label: "Take apart",
+          Icon: Unlink2,
+          act: () => work.apply(joined(terms, block.fault, block.rung, "")),
+        }
+      : { label: "Join another", Icon: Link2, act: () => setJoin(true) },
     {
       label: "Skip this rung",
       Icon: TrendingUp,
@@ -101,7 +113,7 @@ export function BlockPanel({
   return (
     <section aria-label="Chosen block" className="border-line grid gap-2 border-y py-3">
       <p>
-        <strong>{longDay(chosen.date)}</strong>: {catalogue.drills[block.drill]?.name}, {rung?.toLowerCase()},{" "}
+        <strong>{longDay(chosen.date)}</strong>: {nameOf(block, catalogue)}, {rung?.toLowerCase()},{" "}
         {dose(block)}, {block.minutes} min{block.locked && " · locked"}
         {cues.data?.[block.drill] && (
           <span className="block">
@@ -117,6 +129,17 @@ export function BlockPanel({
           </Button>
         ))}
       </div>
+      <Sheet title={`At once with ${drillName(block.drill)}`} open={join} onOpenChange={setJoin}>
+        <Partners
+          lesson={lesson}
+          block={block}
+          catalogue={catalogue}
+          onTake={(drill) => {
+            setJoin(false);
+            work.apply(joined(terms, block.fault, block.rung, drill));
+          }}
+        />
+      </Sheet>
       {mine.error && <Failed error={mine.error} />}
       <Sheet title={`Another drill for ${rung?.toLowerCase()}`} open={swap} onOpenChange={setSwap}>
         <Alternatives
@@ -131,6 +154,40 @@ export function BlockPanel({
         />
       </Sheet>
     </section>
+  );
+}
+
+/** Drills that can be done at once with this one: one block, one count. */
+function Partners({
+  lesson,
+  block,
+  catalogue,
+  onTake,
+}: {
+  lesson: Lesson;
+  block: PlanBlock;
+  catalogue: Catalogue;
+  onTake: (drill: string) => void;
+}) {
+  const found = useQuery(queries.partners(lesson.id, block.drill, block.rung));
+  if (found.isError) return <Failed error={found.error} again={() => found.refetch()} />;
+  if (!found.data) return <Loading />;
+  if (found.data.length === 0)
+    return <p className="text-soft">Nothing that this student may do asks for the other foot.</p>;
+  return (
+    <ul>
+      {found.data.map(({ drill, why }) => (
+        <li key={drill} className="border-line flex items-center gap-3 border-b py-1.5">
+          <span className="flex-1">
+            <strong>{catalogue.drills[drill]?.name ?? drill}</strong>
+            <span className="text-soft block text-sm">{why}</span>
+          </span>
+          <Button aria-label={`Join ${catalogue.drills[drill]?.name ?? drill}`} onClick={() => onTake(drill)}>
+            Join
+          </Button>
+        </li>
+      ))}
+    </ul>
   );
 }
 

@@ -1,6 +1,7 @@
 import type { Catalogue, PlanDay } from "@/api/types";
 import { longDay } from "@/calendar/dates";
 import { dose, halfStepOf, howLong, KIND, speedOf } from "./dose";
+import { nameOf } from "../drill/instruction";
 
 /** A day of the plan on a small card: what, how much, how fast, and what is different that day. */
 export function DayCard({ day, catalogue, done }: { day: PlanDay; catalogue: Catalogue; done: boolean }) {
@@ -17,7 +18,7 @@ export function DayCard({ day, catalogue, done }: { day: PlanDay; catalogue: Cat
       <ul className="grid gap-1">
         {day.blocks.map((block, i) => (
           <li key={i} className="leading-snug">
-            <span className="text-soft">{KIND[block.kind]}</span> {catalogue.drills[block.drill]?.name},{" "}
+            <span className="text-soft">{KIND[block.kind]}</span> {nameOf(block, catalogue)},{" "}
             {catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}: {dose(block)}
             {block.kind === "main" && speedOf(block) && `, ${speedOf(block)}`}
             {halfStepOf(block) && <span className="text-soft block">{halfStepOf(block)}</span>}

@@ -5,7 +5,7 @@ import { longDay, shortDay } from "@/calendar/dates";
 import { DrillPose } from "../golfer/DrillPose";
 import { type Look, lookOf } from "../golfer/looks";
 import type { Motion } from "../golfer/motion";
-import { instruction } from "../drill/instruction";
+import { atOnce, instruction, nameOf } from "../drill/instruction";
 import { dose, halfStepOf, howLong, KIND, ofARound, sameWork, speedOf } from "./dose";
 import { isStopped } from "./stopped";
 
@@ -94,7 +94,7 @@ function Blocks({
           <span
             className={`${block.kind === "main" ? "" : "pl-19"} ${isStopped(stored, block.drill, day.date) ? "line-through" : ""}`}
           >
-            <span className="text-soft">{KIND[block.kind]}</span> {catalogue.drills[block.drill]?.name},{" "}
+            <span className="text-soft">{KIND[block.kind]}</span> {nameOf(block, catalogue)},{" "}
             {catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}:{" "}
             <strong>{dose(block)}</strong>,{" "}
             {[speedOf(block), `${block.minutes} min`].filter(Boolean).join(", ")}
@@ -107,7 +107,8 @@ function Blocks({
             {halfStepOf(block) && <span className="block">{halfStepOf(block)}</span>}
             {block.kind === "main" && (
               <span className="text-soft block text-sm">
-                {instruction(catalogue.drills[block.drill], block)} Cue: {block.cue.toLowerCase()}.
+                {instruction(catalogue.drills[block.drill], block)} {atOnce(block, catalogue)} Cue:{" "}
+                {block.cue.toLowerCase()}.
               </span>
             )}
             {block.kind === "try" && ofARound(block) && (

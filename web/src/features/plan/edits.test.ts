@@ -5,6 +5,7 @@ import {
   countOf,
   dropped,
   editsOf,
+  joined,
   locked,
   moved,
   planners,
@@ -32,6 +33,16 @@ describe("a coach's edits", () => {
     ]);
     expect(editsOf(unlocked(twice, "2026-12-02", feel)).locked).toEqual([]);
     expect(editsOf(TERMS).locked).toEqual([]);
+  });
+
+  it("join a second drill to a rung, take it apart, and let it go with the drill it went along with", () => {
+    const both = joined(TERMS, "sway", "feel", "toe-prop");
+    expect(editsOf(both).joined).toEqual([{ fault: "sway", rung: "feel", drill: "toe-prop" }]);
+    expect(countOf(both)).toBe(1);
+    expect(editsOf(joined(both, "sway", "feel", "")).joined).toEqual([
+      { fault: "sway", rung: "feel", drill: "" },
+    ]);
+    expect(editsOf(chose(both, "sway", "feel", "hop")).joined).toEqual([]);
   });
 
   it("move a block: the first day does without it, the other keeps it", () => {

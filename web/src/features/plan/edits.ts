@@ -9,8 +9,11 @@ export const editsOf = (terms: Terms): Edits => terms.edits ?? NONE;
 
 /** How many decisions of the coach are in it. */
 export function countOf(terms: Terms): number {
-  const { locked, dropped, chosen, skipped, shortSets = [] } = editsOf(terms);
-  const edits = [locked, dropped, chosen, skipped, shortSets].reduce((sum, list) => sum + list.length, 0);
+  const { locked, dropped, chosen, skipped, shortSets = [], joined = [] } = editsOf(terms);
+  const edits = [locked, dropped, chosen, skipped, shortSets, joined].reduce(
+    (sum, list) => sum + list.length,
+    0,
+  );
   return edits + (terms.week ? 1 : 0) + (terms.firstFaultOnly ? 1 : 0) + (terms.smaller ? 1 : 0);
 }
 
@@ -60,9 +63,16 @@ export function chose(terms: Terms, fault: string, rung: string, drill: string):
   const edits = editsOf(terms);
   return withEdits(terms, {
     chosen: [...edits.chosen.filter((c) => c.fault !== fault || c.rung !== rung), { fault, rung, drill }],
-    // A block locked with the old drill would keep it.
+    // A block locked with the old drill would keep it, and what went along with that need not go with this one.
     locked: edits.locked.filter((l) => l.fault !== fault || l.rung !== rung),
+    joined: (edits.joined ?? []).filter((j) => j.fault !== fault || j.rung !== rung),
   });
+}
+
+/** A second drill done at once with that of a rung; none has it alone, whatever would join by itself. */
+export function joined(terms: Terms, fault: string, rung: string, drill: string): Terms {
+  const others = (editsOf(terms).joined ?? []).filter((j) => j.fault !== fault || j.rung !== rung);
+  return withEdits(terms, { joined: [...others, { fault, rung, drill }] });
 }
 
 /** The route does without a rung. */

@@ -1,6 +1,6 @@
 import type { Catalogue, Drill, Lesson, Plan, PlanBlock, PlanDay, StoredPlan } from "@/api/types";
 import { daysBetween, shortDay } from "@/calendar/dates";
-import { instruction } from "../drill/instruction";
+import { atOnce, instruction, nameOf } from "../drill/instruction";
 import { type Look, lookOf } from "../golfer/looks";
 import { dose, halfStepOf, howLong, ofARound, speedOf } from "./dose";
 import { isStopped } from "./stopped";
@@ -73,7 +73,7 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue, own: O
       const scored = block.kind === "check";
       const stopped = isStopped(stored, block.drill, day.date);
       return {
-        text: `${drill?.name}, ${rung}: ${dose(block)}${block.kind === "try" ? ", a try that does not count" : ""}`,
+        text: `${nameOf(block, catalogue)}, ${rung}: ${dose(block)}${block.kind === "try" ? ", a try that does not count" : ""}`,
         boxes: stopped ? 0 : scored ? SCORED : block.sets,
         scored: scored && !stopped,
         stopped,
@@ -81,6 +81,7 @@ function sheetDay(day: PlanDay, stored: StoredPlan, catalogue: Catalogue, own: O
           (block.kind === "main" || ofARound(block)) && !stopped
             ? [
                 !ofARound(block) && instruction(drill, block),
+                atOnce(block, catalogue),
                 halfStepOf(block),
                 speedOf(block) && `At ${speedOf(block)}.`,
                 `Think: ${block.cue.toLowerCase()}.`,

@@ -12,6 +12,7 @@ import { longDay } from "@/calendar/dates";
 import { Empty, Failed, Loading } from "@/ui/Notice";
 import { NumberField } from "@/ui/NumberField";
 import { SaveStatus } from "@/ui/SaveStatus";
+import { nameOf } from "../drill/instruction";
 import { NoPlan } from "../plan/NoPlan";
 import { SCORED } from "../plan/sheetShape";
 import { asPlanned, isBlank, NOTHING, ticked, type Ticks } from "./paper";
@@ -127,7 +128,7 @@ function PaperDay({
             {day.blocks.map((block, i) => (
               <li key={i} className="flex flex-wrap items-center gap-x-4 gap-y-1">
                 <span className="min-w-64">
-                  {catalogue.drills[block.drill]?.name}
+                  {nameOf(block, catalogue)}
                   <span className="text-soft">
                     , {catalogue.rungs.find((r) => r.id === block.rung)?.label.toLowerCase()}
                   </span>

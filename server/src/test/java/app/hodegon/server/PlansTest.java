@@ -355,4 +355,58 @@ class PlansTest {
         assertThat(handed.path("changes")).isEmpty();
         assertThat(coach.get(plan).expect(200).body().path("id").asString()).isEqualTo(id);
     }
+
+    @Test
+    void twoDrillsAreJoinedTakenApartAgainAndRefusedWhereTheyShareAFoot() {
+        Begun begun = Begun.swayer(coach, "improver", "", 20, 60, "range");
+        begun.draft(coach);
+        JsonNode plan = coach.get(begun.lesson() + "/plan").body();
+        JsonNode main = plan.at("/plan/days")
+                .valueStream()
+                .flatMap(d -> d.path("blocks").valueStream())
+                .filter(b -> b.path("kind").asString().equals("main"))
+                .findFirst()
+                .orElseThrow();
+        String rung = main.path("rung").asString();
+        String own = main.path("drill").asString();
+        String at = "?drill=" + own + "&rung=" + rung;
+        JsonNode partners =
+                coach.get(begun.lesson() + "/plan/partners" + at).expect(200).body();
+        assertThat(partners).isNotEmpty();
+        String joined = "{\"fault\":\"sway\",\"rung\":\"%s\",\"drill\":\"%s\"}";
+        String terms =
+                "{\"from\":\"%s\",\"nextLesson\":\"%s\",\"edits\":{\"locked\":[],\"dropped\":[],\"chosen\":[],\"skipped\":[],\"joined\":[%s]}}";
+        String partner = partners.at("/0/drill").asString();
+        JsonNode with = coach.put(
+                        begun.lesson() + "/plan",
+                        terms.formatted(begun.today(), begun.today().plusDays(14), joined.formatted(rung, partner)))
+                .expect(200)
+                .body();
+        assertThat(with.at("/plan/days")
+                        .valueStream()
+                        .flatMap(d -> d.path("blocks").valueStream())
+                        .map(b -> b.path("joined").asString("")))
+                .contains(partner);
+        assertThat(coach.put(
+                                begun.lesson() + "/plan",
+                                terms.formatted(begun.today(), begun.today().plusDays(14), joined.formatted(rung, own)))
+                        .refused(422)
+                        .body()
+                        .path("detail")
+                        .asString())
+                .isEqualTo("A drill is not joined with itself.");
+        coach.put(
+                        begun.lesson() + "/plan",
+                        terms.formatted(begun.today(), begun.today().plusDays(14), joined.formatted(rung, "no-drill")))
+                .refused(422);
+        JsonNode apart = coach.put(
+                        begun.lesson() + "/plan",
+                        terms.formatted(begun.today(), begun.today().plusDays(14), joined.formatted(rung, "")))
+                .expect(200)
+                .body();
+        assertThat(apart.at("/plan/days")
+                        .valueStream()
+                        .flatMap(d -> d.path("blocks").valueStream()))
+                .noneMatch(b -> b.hasNonNull("joined"));
+    }
 }

@@ -22,7 +22,7 @@ final class Cautions {
     static List<String> of(PlanRequest request, List<Day> days, DrillLibrary library) {
         Student student = request.student();
         Set<Drill> drills = new LinkedHashSet<>();
-        days.forEach(d -> d.blocks().forEach(b -> drills.add(library.drill(b.drill()))));
+        days.forEach(d -> d.blocks().forEach(b -> b.drills().map(library::drill).forEach(drills::add)));
         List<String> cautions = new ArrayList<>();
         if (drills.isEmpty()) return cautions;
         cautions.add("Pain means stop. Pain that stays goes to a doctor or physiotherapist; this plan is no medical"

@@ -197,6 +197,7 @@ record Dose(Drill drill, Rung rung, Form form, boolean setUp) {
                 false,
                 Optional.empty(),
                 form,
-                rung == Rung.PREPARE ? 0 : drill.speed(rung));
+                rung == Rung.PREPARE ? 0 : drill.speed(rung),
+                Optional.empty());
     }
 }

@@ -26,6 +26,7 @@ import java.util.stream.Collectors;
  * @param easier rungs that a check held: their next day takes an easier half-step
  * @param instead by rung, the drill that tells otherwise and goes on where checks held the one before
  * @param gates what passes each rung for this student
+ * @param joined by rung, the drill done at once with the rung's own; {@link Pairs#APART} for none
  * @param proposed which of the chosen drills a proposal chose that the coach took
  */
 public record Edits(
@@ -38,7 +39,8 @@ public record Edits(
         Set<StepId> easier,
         Map<StepId, String> instead,
         Gates gates,
-        Set<StepId> proposed) {
+        Set<StepId> proposed,
+        Map<StepId, String> joined) {
 
     public static final Edits NONE = new Edits(List.of(), Set.of(), Map.of(), Set.of());
 
@@ -75,7 +77,18 @@ public record Edits(
 
     /** With the standard gates. */
     public Edits(List<Locked> locked, Set<Dropped> dropped, Map<StepId, String> chosen, Set<StepId> skipped) {
-        this(locked, dropped, chosen, skipped, Set.of(), Set.of(), Set.of(), Map.of(), Gates.STANDARD, Set.of());
+        this(
+                locked,
+                dropped,
+                chosen,
+                skipped,
+                Set.of(),
+                Set.of(),
+                Set.of(),
+                Map.of(),
+                Gates.STANDARD,
+                Set.of(),
+                Map.of());
     }
 
     public Edits {
@@ -88,6 +101,7 @@ public record Edits(
         easier = Set.copyOf(easier);
         instead = Map.copyOf(instead);
         proposed = Set.copyOf(proposed);
+        joined = Map.copyOf(joined);
         long places = locked.stream()
                 .map(l -> List.of(l.date(), l.fault(), l.rung(), l.kind()))
                 .distinct()
@@ -109,11 +123,12 @@ public record Edits(
                 easier,
                 instead,
                 gates,
-                proposed);
+                proposed,
+                joined);
     }
 
     public Edits with(Gates others) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, instead, others, proposed);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, instead, others, proposed, joined);
     }
 
     /** With this drill on that rung as a proposal wants it, instead of the planner's choice. */
@@ -122,35 +137,40 @@ public record Edits(
         all.put(step, drill);
         Set<StepId> steps = new HashSet<>(proposed);
         steps.add(step);
-        return new Edits(locked, dropped, all, skipped, shortSets, ahead, easier, instead, gates, steps);
+        return new Edits(locked, dropped, all, skipped, shortSets, ahead, easier, instead, gates, steps, joined);
     }
 
     public Edits inShortSets(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, steps, ahead, easier, instead, gates, proposed);
+        return new Edits(locked, dropped, chosen, skipped, steps, ahead, easier, instead, gates, proposed, joined);
     }
 
     public Edits goingOn(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, steps, easier, instead, gates, proposed);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, steps, easier, instead, gates, proposed, joined);
     }
 
     /** Whose next day on these rungs is an easier one. */
     public Edits easing(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, steps, instead, gates, proposed);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, steps, instead, gates, proposed, joined);
     }
 
     /** With these drills going on instead of those that checks held. */
     public Edits goingOnWith(Map<StepId, String> drills) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, drills, gates, proposed);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, drills, gates, proposed, joined);
     }
 
     /** With these of the chosen drills as a proposal's. */
     public Edits proposing(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, instead, gates, steps);
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, instead, gates, steps, joined);
+    }
+
+    /** With these drills done at once with those of their rungs. */
+    public Edits joining(Map<StepId, String> drills) {
+        return new Edits(locked, dropped, chosen, skipped, shortSets, ahead, easier, instead, gates, proposed, drills);
     }
 
     /** With other rungs left out. */
     Edits skipping(Set<StepId> steps) {
-        return new Edits(locked, dropped, chosen, steps, shortSets, ahead, easier, instead, gates, proposed);
+        return new Edits(locked, dropped, chosen, steps, shortSets, ahead, easier, instead, gates, proposed, joined);
     }
 
     /** The lowest rung first. */

@@ -10,6 +10,7 @@ import app.hodegon.core.swing.Identified;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.stream.Stream;
 
 /** A route up the rungs laid on days, with every choice explained. */
 public record Plan(
@@ -74,6 +75,7 @@ public record Plan(
      * @param condition the half-step; empty for the plain form
      * @param form what the club meets
      * @param speed percent of full speed; 0 where nothing is swung or turned fast
+     * @param joined a second drill that is done at once with it; empty for most
      */
     public record Block(
             Fault fault,
@@ -92,7 +94,8 @@ public record Plan(
             boolean harder,
             Optional<HalfStep> condition,
             Form form,
-            int speed) {
+            int speed,
+            Optional<String> joined) {
 
         public int reps() {
             return sets * repsPerSet;
@@ -100,6 +103,11 @@ public record Plan(
 
         public int balls() {
             return form.realBall() ? strikes : 0;
+        }
+
+        /** What is done in it: its own drill, and what goes along. */
+        Stream<String> drills() {
+            return Stream.concat(Stream.of(drill), joined.stream());
         }
 
         /** Whether two days with these main blocks look the same. */
@@ -151,7 +159,31 @@ public record Plan(
                     harder,
                     condition,
                     form,
-                    speed);
+                    speed,
+                    joined);
+        }
+
+        /** Done at once with this drill. */
+        Block with(String partner) {
+            return new Block(
+                    fault,
+                    drill,
+                    rung,
+                    kind,
+                    sets,
+                    repsPerSet,
+                    restSeconds,
+                    strikes,
+                    seconds,
+                    cue,
+                    scored,
+                    contrast,
+                    locked,
+                    harder,
+                    condition,
+                    form,
+                    speed,
+                    Optional.of(partner));
         }
 
         private static final int SLOWEST = 20;

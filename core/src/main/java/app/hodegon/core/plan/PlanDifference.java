@@ -48,7 +48,11 @@ public final class PlanDifference {
     }
 
     private static String said(Block block, DrillLibrary library) {
-        return library.drill(block.drill()).name().toLowerCase() + ", "
+        return library.drill(block.drill()).name().toLowerCase()
+                + block.joined()
+                        .map(other -> " with " + library.drill(other).name().toLowerCase())
+                        .orElse("")
+                + ", "
                 + block.rung().label().toLowerCase() + ", " + block.sets() + " × " + block.repsPerSet();
     }
 }

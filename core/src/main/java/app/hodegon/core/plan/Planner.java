@@ -1,6 +1,7 @@
 package app.hodegon.core.plan;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Equipment;
 import app.hodegon.core.drill.Place;
@@ -65,7 +66,8 @@ public final class Planner {
 
     private Laid lay(PlanRequest request, DrillChoice choice) {
         List<Route> routes = new RouteFinder(request, library, choice).routes();
-        List<Day> days = new Pacing(request, library, choice, routes).best();
+        List<Day> days =
+                new Pairs(request, library, choice).joined(new Pacing(request, library, choice, routes).best());
         return new Laid(routes, days, totals(request, routes, days));
     }
 
@@ -146,6 +148,25 @@ public final class Planner {
                         .orElse(List.of());
     }
 
+    /** Why two drills that the coach joined are laid apart, in a sentence; empty where none are. */
+    public Optional<String> refusedPair(PlanRequest request, Plan plan) {
+        return new Pairs(request, library, new DrillChoice(request, library)).refused(plan.days());
+    }
+
+    /**
+     * Drills that could be done at once with a step's, named pairs first, each with why.
+     *
+     * @param drill of the step
+     */
+    public List<Alternative> partners(PlanRequest request, String drill, Rung rung) {
+        Pairs pairs = new Pairs(request, library, new DrillChoice(request, library));
+        Drill of = library.drill(drill);
+        return pairs.partners(of, rung).stream()
+                .map(d -> new Alternative(
+                        d.id(), pairs.areNamed(of, d) ? "goes together with it" : "asks for the other foot"))
+                .toList();
+    }
+
     /** A drill for a step, and what speaks for it. */
     public record Alternative(String drill, String why) {}
 
@@ -204,7 +225,8 @@ public final class Planner {
         Set<Equipment> used = new TreeSet<>();
         days.stream()
                 .flatMap(d -> d.blocks().stream())
-                .forEach(b -> used.addAll(library.drill(b.drill()).kit()));
+                .flatMap(Block::drills)
+                .forEach(drill -> used.addAll(library.drill(drill).kit()));
         return used.stream()
                 .map(e -> new Kit(e, student.has(e), student.has(e) ? Optional.empty() : e.substitute()))
                 .toList();

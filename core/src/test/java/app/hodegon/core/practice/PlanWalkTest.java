@@ -78,7 +78,8 @@ class PlanWalkTest {
                 false,
                 Optional.empty(),
                 Form.NONE,
-                50);
+                50,
+                Optional.empty());
         return new Day(DAY.plusDays(day), place, 600, List.of(block));
     }
 

@@ -122,7 +122,14 @@ final class PlanCalendar {
     }
 
     private static String name(DrillLibrary library, BlockView block) {
-        return library.has(block.drill()) ? library.drill(block.drill()).name() : block.drill();
+        String name = name(library, block.drill());
+        return block.joined() == null
+                ? name
+                : name + " with " + name(library, block.joined()).toLowerCase(Locale.ROOT);
+    }
+
+    private static String name(DrillLibrary library, String drill) {
+        return library.has(drill) ? library.drill(drill).name() : drill;
     }
 
     private static String line(StoredPlan plan, BlockView block, DrillLibrary library) {

@@ -124,7 +124,14 @@ class PlanController {
         return offers.offers(coach, lessonId);
     }
 
-    record AlternativeView(@NotNull String drill, @NotNull String why) {}
+    record AlternativeView(@NotNull String drill, @NotNull String why) {
+
+        static List<AlternativeView> of(List<Planner.Alternative> all) {
+            return all.stream()
+                    .map(a -> new AlternativeView(a.drill(), a.why()))
+                    .toList();
+        }
+    }
 
     @GetMapping("/lessons/{lessonId}/plan/alternatives")
     List<AlternativeView> alternatives(
@@ -132,15 +139,22 @@ class PlanController {
             @PathVariable UUID lessonId,
             @RequestParam @Size(max = 40) String fault,
             @RequestParam @Size(max = 20) String rung) {
-        return offers
-                .alternatives(
-                        coach,
-                        lessonId,
-                        Invalid.in("fault", () -> Identified.of(Fault.class, fault)),
-                        Invalid.in("rung", () -> Identified.of(Rung.class, rung)))
-                .stream()
-                .map(a -> new AlternativeView(a.drill(), a.why()))
-                .toList();
+        return AlternativeView.of(offers.alternatives(
+                coach,
+                lessonId,
+                Invalid.in("fault", () -> Identified.of(Fault.class, fault)),
+                Invalid.in("rung", () -> Identified.of(Rung.class, rung))));
+    }
+
+    /** Drills that could be done at once with this one on a rung. */
+    @GetMapping("/lessons/{lessonId}/plan/partners")
+    List<AlternativeView> partners(
+            @AuthenticationPrincipal Account coach,
+            @PathVariable UUID lessonId,
+            @RequestParam @Size(max = 60) String drill,
+            @RequestParam @Size(max = 20) String rung) {
+        return AlternativeView.of(offers.partners(
+                coach, lessonId, drill, Invalid.in("rung", () -> Identified.of(Rung.class, rung))));
     }
 
     /**

@@ -77,7 +77,7 @@ public class PlanDrafts {
         Optional<StoredPlan> running = plans.assignedOfLesson(lessonId);
         plans.ofLesson(lessonId).ifPresent(now -> requests.refuseBehind(terms, now.terms(), running));
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        return found.ofCoach(coach, lay(student, lesson, requests.complete(student, terms, running)));
+        return found.ofCoach(coach, lay(student, lesson, requests.complete(student, terms, running), true));
     }
 
     /**
@@ -106,20 +106,26 @@ public class PlanDrafts {
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
         PlanTerms complete = requests.complete(student, terms, Optional.empty());
         PlanRequest asked = requests.of(student, lesson, complete, Optional.empty());
-        return found.ofCoach(coach, lay(student, lesson, complete.with(asked, refit.apply(asked))));
+        return found.ofCoach(coach, lay(student, lesson, complete.with(asked, refit.apply(asked)), false));
     }
 
-    private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
-        PlanView view = laid(student, lesson, terms);
+    private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms, boolean byCoach) {
+        PlanView view = laid(student, lesson, terms, byCoach);
         lessons.planChanged(lesson.id());
         return plans.add(student.id(), lesson.id(), terms, view);
     }
 
-    private PlanView laid(StoredStudent student, StoredLesson lesson, PlanTerms terms) {
+    private PlanView laid(StoredStudent student, StoredLesson lesson, PlanTerms terms, boolean byCoach) {
         Optional<StoredPlan> running = plans.assignedOfLesson(lesson.id());
         PlanRequest request = requests.of(student, lesson, terms, running);
         Planner planner = new Planner(drills.of(student.coachId()));
         Plan plan = Invalid.in("edits", () -> planner.plan(request));
+        if (byCoach) {
+            // What is laid again by itself goes on without a pair that no longer fits.
+            Invalid.in("edits.joined", () -> planner.refusedPair(request, plan)).ifPresent(why -> {
+                throw new Invalid("edits.joined", why);
+            });
+        }
         return PlanView.of(
                         plan,
                         outlooks.of(student, plan, terms, request.from(), request.from()),
@@ -161,7 +167,7 @@ public class PlanDrafts {
         StoredStudent student = students.byId(running.studentId());
         PlanTerms terms = requests.withoutStopped(student.id(), running.terms());
         if (requests.isOver(running, terms)) throw new Conflict(OVER);
-        PlanView view = laid(student, lessons.byId(running.lessonId()), terms.smaller(true));
+        PlanView view = laid(student, lessons.byId(running.lessonId()), terms.smaller(true), false);
         return SmallerView.of(
                 running.plan(),
                 view,
@@ -189,7 +195,7 @@ public class PlanDrafts {
         PlanRequest asked = requests.of(student, lesson, goesOnBy, Optional.of(running));
         LayAgain again = how.apply(asked);
         PlanTerms changed = goesOnBy.with(asked, asked.with(again.edits()));
-        PlanView view = laid(student, lesson, changed);
+        PlanView view = laid(student, lesson, changed, false);
         List<String> changes = running.differenceTo(running.with(view), drills.of(student.coachId()));
         if (changes.isEmpty()) return false;
         plans.goOn(planId, changed, view);
@@ -203,7 +209,7 @@ public class PlanDrafts {
     /** A draft that no longer fits stays as it was: whoever hands it over is told. */
     private void follow(StoredStudent student, StoredLesson lesson, StoredPlan draft) {
         try {
-            lay(student, lesson, requests.withoutStopped(student.id(), draft.terms()));
+            lay(student, lesson, requests.withoutStopped(student.id(), draft.terms()), false);
         } catch (Invalid | Conflict doesNotFit) {
             LOG.info("The draft of plan {} was not laid again: it does not fit any more.", draft.id());
         }

@@ -1,6 +1,7 @@
 package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Fault;
+import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Rung;
 import app.hodegon.core.plan.Offers;
 import app.hodegon.core.plan.Plan;
@@ -60,6 +61,21 @@ class PlanOffers {
         return new Planner(drills.of(student.coachId()))
                 .alternatives(
                         requests.of(student, lesson, current.terms(), plans.assignedOfLesson(lessonId)), fault, rung);
+    }
+
+    /**
+     * Drills that could be done at once with this one on a rung of the lesson's plan.
+     *
+     * @throws NotFound if there is no plan, or no such drill
+     */
+    List<Planner.Alternative> partners(Account coach, UUID lessonId, String drill, Rung rung) {
+        StoredLesson lesson = lessons.ofCoach(coach, lessonId);
+        StoredStudent student = students.ofCoach(coach, lesson.studentId());
+        StoredPlan current = plans.ofLesson(lessonId).orElseThrow(() -> new NotFound("plan"));
+        DrillLibrary library = drills.of(student.coachId());
+        if (!library.has(drill)) throw new NotFound("drill");
+        return new Planner(library)
+                .partners(requests.of(student, lesson, current.terms(), plans.assignedOfLesson(lessonId)), drill, rung);
     }
 
     /** Those of these choices that this student may do for the lesson's focus. */

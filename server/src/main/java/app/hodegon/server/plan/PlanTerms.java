@@ -68,7 +68,8 @@ public record PlanTerms(
             @Size(max = 20) List<@NotNull @Valid StepEntry> shortSets,
             @Size(max = 20) List<@NotNull @Valid StepEntry> ahead,
             @Size(max = 20) List<@NotNull @Valid StepEntry> easier,
-            @Size(max = 20) List<@NotNull @Valid InsteadEntry> instead) {
+            @Size(max = 20) List<@NotNull @Valid InsteadEntry> instead,
+            @Size(max = 20) List<@NotNull @Valid JoinedEntry> joined) {
 
         /** Terms stored before practice could change them so have nothing of it. */
         public EditsEntry {
@@ -76,6 +77,7 @@ public record PlanTerms(
             if (ahead == null) ahead = List.of();
             if (easier == null) easier = List.of();
             if (instead == null) instead = List.of();
+            if (joined == null) joined = List.of();
         }
 
         /** The coach's blocks as they are, the choices as in {@code edits}. */
@@ -99,6 +101,11 @@ public record PlanTerms(
                             .map(e -> new InsteadEntry(
                                     e.getKey().fault().id(), e.getKey().rung().id(), e.getValue()))
                             .sorted(Comparator.comparing(InsteadEntry::fault).thenComparing(InsteadEntry::rung))
+                            .toList(),
+                    edits.joined().entrySet().stream()
+                            .map(e -> new JoinedEntry(
+                                    e.getKey().fault().id(), e.getKey().rung().id(), e.getValue()))
+                            .sorted(Comparator.comparing(JoinedEntry::fault).thenComparing(JoinedEntry::rung))
                             .toList());
         }
 
@@ -110,7 +117,7 @@ public record PlanTerms(
         }
 
         static final EditsEntry NONE =
-                new EditsEntry(List.of(), List.of(), List.of(), List.of(), null, null, null, null);
+                new EditsEntry(List.of(), List.of(), List.of(), List.of(), null, null, null, null, null);
     }
 
     public record LockedEntry(
@@ -147,6 +154,16 @@ public record PlanTerms(
 
     /** The drill that goes on where checks held the one before. */
     public record InsteadEntry(
+            @NotNull @Size(max = 40) String fault,
+            @NotNull @Size(max = 20) String rung,
+            @NotNull @Size(max = 60) String drill) {}
+
+    /**
+     * A drill done at once with that of its rung.
+     *
+     * @param drill its id; empty to have the rung's own alone
+     */
+    public record JoinedEntry(
             @NotNull @Size(max = 40) String fault,
             @NotNull @Size(max = 20) String rung,
             @NotNull @Size(max = 60) String drill) {}
@@ -265,7 +282,8 @@ public record PlanTerms(
                 edits.easier(),
                 edits.instead().stream()
                         .filter(c -> !drills.contains(c.drill()))
-                        .toList());
+                        .toList(),
+                edits.joined().stream().filter(j -> !drills.contains(j.drill())).toList());
         return with(others);
     }
 
@@ -381,6 +399,10 @@ public record PlanTerms(
         edits.instead()
                 .forEach(c -> instead.put(
                         new StepId(fault("edits.instead", c.fault()), rung("edits.instead", c.rung())), c.drill()));
+        Map<StepId, String> joined = new HashMap<>();
+        edits.joined()
+                .forEach(j -> joined.put(
+                        new StepId(fault("edits.joined", j.fault()), rung("edits.joined", j.rung())), j.drill()));
         return Invalid.in(
                 "edits.locked",
                 () -> new Edits(locked, dropped, chosen, steps("edits.skipped", edits.skipped()))
@@ -388,6 +410,7 @@ public record PlanTerms(
                         .goingOn(steps("edits.ahead", edits.ahead()))
                         .easing(steps("edits.easier", edits.easier()))
                         .goingOnWith(instead)
+                        .joining(joined)
                         .proposing(steps(
                                 "edits.chosen",
                                 edits.chosen().stream()

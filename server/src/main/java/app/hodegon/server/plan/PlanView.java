@@ -119,6 +119,7 @@ public record PlanView(
      * @param form what the club meets
      * @param strikes reps on which the club meets something, of whatever form
      * @param speed percent of full speed
+     * @param joined a second drill that is done at once with it; null for most
      */
     public record BlockView(
             @NotNull String fault,
@@ -140,7 +141,8 @@ public record PlanView(
             String conditionDo,
             @NotNull String form,
             @NotNull int strikes,
-            @NotNull int speed) {
+            @NotNull int speed,
+            String joined) {
 
         /** Blocks stored before there were forms had real balls, at the rung's usual speed. */
         public BlockView {
@@ -183,7 +185,8 @@ public record PlanView(
                     harder,
                     Optional.ofNullable(condition).map(c -> HalfStep.stored(c, conditionLabel, conditionDo)),
                     Identified.of(Form.class, form),
-                    speed);
+                    speed,
+                    Optional.ofNullable(joined));
         }
     }
 
@@ -342,7 +345,8 @@ public record PlanView(
                 block.condition().map(HalfStep::action).orElse(null),
                 block.form().id(),
                 block.strikes(),
-                block.speed());
+                block.speed(),
+                block.joined().orElse(null));
     }
 
     /** Minutes with one decimal. */

@@ -71,7 +71,7 @@ class Templates {
     }
 
     private static EditsEntry edits(List<ChosenEntry> chosen, List<StepEntry> skipped) {
-        return new EditsEntry(List.of(), List.of(), chosen, skipped, null, null, null, null);
+        return new EditsEntry(List.of(), List.of(), chosen, skipped, null, null, null, null, null);
     }
 
     /** A draft with those of these drills that this student may do for the lesson's focus; the planner chooses the others. */
