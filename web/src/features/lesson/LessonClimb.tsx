@@ -6,6 +6,7 @@ import { queries } from "@/api/queries";
 import type { Catalogue, Lesson, LessonEntry, Wire } from "@/api/types";
 import { Button } from "@/ui/Button";
 import { PartClock } from "@/ui/PartClock";
+import { Wide } from "@/ui/Wide";
 import { MOST_TRIES, type Try, triesOf, withTry } from "./changes";
 
 type Part = Wire["ClimbPartView"];
@@ -78,28 +79,30 @@ export function LessonClimb({
           </select>
         </label>
       </div>
-      <ol className="flex gap-1 overflow-x-auto">
-        {parts.map((part, i) => (
-          <li
-            key={i}
-            aria-current={i === at ? "step" : undefined}
-            style={{ marginTop: `${(parts.length - 1 - i) * 0.8}rem` }}
-            className={`min-w-36 flex-1 border-t-4 px-2 py-1 ${i === at ? "border-ink bg-tint" : i < at ? "border-lead" : "border-line"}`}
-          >
-            <strong className="block">{part.label}</strong>
-            <span className="text-soft block text-sm">
-              {[catalogue.drills[part.drill]?.name, lengthOf(part)].filter(Boolean).join(" · ")}
-            </span>
-            <span className="text-sm">
-              {i === at && last?.begun ? (
-                <PartClock key={last.begun} minutes={part.minutes} since={last.begun} />
-              ) : (
-                `${part.minutes} min`
-              )}
-            </span>
-          </li>
-        ))}
-      </ol>
+      <Wide label="Parts of the climb">
+        <ol className="flex gap-1">
+          {parts.map((part, i) => (
+            <li
+              key={i}
+              aria-current={i === at ? "step" : undefined}
+              style={{ marginTop: `${(parts.length - 1 - i) * 0.8}rem` }}
+              className={`min-w-36 flex-1 border-t-4 px-2 py-1 ${i === at ? "border-ink bg-tint" : i < at ? "border-lead" : "border-line"}`}
+            >
+              <strong className="block">{part.label}</strong>
+              <span className="text-soft block text-sm">
+                {[catalogue.drills[part.drill]?.name, lengthOf(part)].filter(Boolean).join(" · ")}
+              </span>
+              <span className="text-sm">
+                {i === at && last?.begun ? (
+                  <PartClock key={last.begun} minutes={part.minutes} since={last.begun} />
+                ) : (
+                  `${part.minutes} min`
+                )}
+              </span>
+            </li>
+          ))}
+        </ol>
+      </Wide>
       <div className="flex flex-wrap items-center gap-2">
         {next && (
           <Button weight="main" disabled={full} onClick={() => to(next)}>
