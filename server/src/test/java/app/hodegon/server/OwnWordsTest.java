@@ -69,7 +69,10 @@ class OwnWordsTest {
                         .at("/words/disc-turn/film/bytes")
                         .asInt())
                 .isEqualTo(2_000);
-        student.get("/api/me/drill-words/disc-turn/film").expect(200);
+        Client.Answer film = student.get("/api/me/drill-words/disc-turn/film").expect(200);
+        assertThat(film.header("Content-Security-Policy"))
+                .as("a page plays what it has fetched")
+                .hasValueSatisfying(rules -> assertThat(rules).contains("media-src 'self' blob:"));
         coach.fresh()
                 .signIn("second@demo.example", "demo-coach")
                 .get(WORDS + "/film")

@@ -2,6 +2,7 @@ package app.hodegon.server;
 
 import static org.assertj.core.api.Assertions.assertThat;
 
+import java.util.List;
 import org.junit.jupiter.api.BeforeEach;
 import org.junit.jupiter.api.Test;
 import org.junit.jupiter.api.extension.ExtendWith;
@@ -136,6 +137,28 @@ class StagesTest {
                 .refused(422);
         coach.put(begun.lesson() + "/entry", entry().replace("\"closer\":{", "\"after\":{"))
                 .refused(422);
+        assertThat(coach.get(begun.lesson())
+                        .body()
+                        .at("/entry/before/balls/b/carry")
+                        .asDouble())
+                .isEqualTo(118);
+    }
+
+    @Test
+    void aRecordWithABallThatNoneIsIsRefused() {
+        coach.put(begun.lesson() + "/entry", entry()).expect(200);
+        String record = coach.get("/api/students/" + begun.student() + "/record")
+                .expect(200)
+                .body()
+                .toString();
+        coach.post("/api/students/" + begun.student() + "/erasure", "{\"name\":\"Isolde Brack\"}")
+                .expect(204);
+        assertThat(record).contains("\"keyed\":{\"before\"");
+        for (String wrong : List.of("\"carry\":1118.0", "\"number\":null,\"carry\":118.0")) {
+            coach.post("/api/records", record.replaceFirst("\"carry\":118.0", wrong))
+                    .refused(422);
+        }
+        coach.post("/api/records", record).expect(201);
         assertThat(coach.get(begun.lesson())
                         .body()
                         .at("/entry/before/balls/b/carry")

@@ -26,7 +26,7 @@ import org.springframework.security.web.header.writers.ReferrerPolicyHeaderWrite
 class SecurityConfig {
 
     private static final String CONTENT_SECURITY = "default-src 'self'; script-src 'self' 'wasm-unsafe-eval';"
-            + " img-src 'self' data: blob:; font-src 'self' data:;"
+            + " img-src 'self' data: blob:; media-src 'self' blob:; font-src 'self' data:;"
             + " style-src 'self' 'unsafe-inline'; frame-ancestors 'none'; base-uri 'self'; form-action 'self'";
 
     /** Of all that a page could ask of the machine only what films a swing, hears a strike and tells how it is held. */

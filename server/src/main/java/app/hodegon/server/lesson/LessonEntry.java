@@ -66,7 +66,7 @@ public record LessonEntry(
      *
      * @param club id; null while not said
      */
-    public record Keyed(String club, Map<String, KeyedBall> balls) {
+    public record Keyed(String club, @NotNull Map<String, KeyedBall> balls) {
         static final Keyed NOTHING = new Keyed(null, Map.of());
     }
 }

@@ -293,6 +293,7 @@ public class Lessons {
         for (StoredLesson lesson : lessons.last(student, Integer.MAX_VALUE)) {
             lesson.tries().values().forEach(t -> Complete.check("tries", t));
             lesson.tried();
+            lesson.checkKeyed();
             lessons.decisions(lesson.id())
                     .forEach(d -> Complete.check("diagnosed", json.readValue(d.diagnosed(), DiagnosisView.class)));
         }

@@ -6,6 +6,7 @@ import app.hodegon.core.diagnosis.Observations;
 import app.hodegon.core.practice.Tried;
 import app.hodegon.core.swing.Identified;
 import app.hodegon.core.swing.Reading;
+import app.hodegon.server.http.Complete;
 import app.hodegon.server.lesson.LessonEntry.Keyed;
 import java.time.LocalDate;
 import java.util.Comparator;
@@ -68,6 +69,14 @@ public record StoredLesson(
     /** Whether balls can belong to it: a moment of every lesson, or something that was tried in this one. */
     public boolean hasStage(String name) {
         return Identified.ids(Stage.class).contains(name) || tries.containsKey(name);
+    }
+
+    /** @throws RuntimeException if what was keyed in is no ball */
+    void checkKeyed() {
+        keyed.forEach((stage, of) -> {
+            Complete.check("keyed", of);
+            KeyedBall.shots(of.balls(), of.club(), "keyed");
+        });
     }
 
     Keyed keyed(Stage stage) {
