@@ -29,6 +29,7 @@ describe("a block in words", () => {
     const day = [block({ kind: "refresh" }), block()];
     expect(sameWork(day, [block({ kind: "refresh" }), block({ cue: "Other" })])).toBe(true);
     expect(sameWork(day, [block({ kind: "refresh" }), block({ condition: "slower" })])).toBe(false);
+    expect(sameWork(day, [block({ kind: "refresh" }), block({ joined: "toe-prop" })])).toBe(false);
     expect(sameWork(day, [block()])).toBe(false);
   });
 });

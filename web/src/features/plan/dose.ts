@@ -50,6 +50,7 @@ export function sameWork(a: PlanBlock[], b: PlanBlock[]): boolean {
       return (
         [
           "drill",
+          "joined",
           "rung",
           "kind",
           "sets",
