@@ -80,11 +80,11 @@ export const queries = {
       queryKey: ["drill-words"],
       queryFn: () => api.get<Record<string, Wire["DrillWordsView"]>>("/api/drill-words"),
     }),
-  /** What a student calls the cues of drills. */
-  cues: (id: string) =>
+  /** What a student's coach and the student say of drills in own words. */
+  ownWords: (id: string) =>
     queryOptions({
-      queryKey: ["students", id, "cues"],
-      queryFn: () => api.get<Record<string, string>>(`/api/students/${id}/cues`),
+      queryKey: ["students", id, "own-words"],
+      queryFn: () => api.get<Wire["OwnWordsView"]>(`/api/students/${id}/own-words`),
     }),
   gates: (id: string) =>
     queryOptions({

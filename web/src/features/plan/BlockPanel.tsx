@@ -64,7 +64,7 @@ export function BlockPanel({
   const [swap, setSwap] = useState(false);
   const [join, setJoin] = useState(false);
   const mine = useFirstChoices();
-  const cues = useQuery(queries.cues(lesson.studentId));
+  const cues = useQuery(queries.ownWords(lesson.studentId)).data?.cues;
   const block = chosenBlock(stored, chosen);
   if (!chosen || !block) {
     return (
@@ -115,9 +115,9 @@ export function BlockPanel({
       <p>
         <strong>{longDay(chosen.date)}</strong>: {nameOf(block, catalogue)}, {rung?.toLowerCase()},{" "}
         {dose(block)}, {block.minutes} min{block.locked && " · locked"}
-        {cues.data?.[block.drill] && (
+        {cues?.[block.drill] && (
           <span className="block">
-            In {lesson.studentName.split(" ")[0]}’s words: <em>{cues.data[block.drill]}</em>
+            In {lesson.studentName.split(" ")[0]}’s words: <em>{cues[block.drill]}</em>
           </span>
         )}
       </p>

@@ -21,8 +21,7 @@ export default function SheetPage() {
   const lesson = useQuery(queries.lesson(id));
   const plan = useQuery(queries.lessonPlan(id));
   const catalogue = useCatalogue(lesson.data?.handedness, lesson.data?.studentUnits);
-  const words = useQuery(queries.drillWords());
-  const cues = useQuery({ ...queries.cues(lesson.data?.studentId ?? ""), enabled: !!lesson.data });
+  const own = useQuery({ ...queries.ownWords(lesson.data?.studentId ?? ""), enabled: !!lesson.data });
   const shown =
     lesson.data && plan.data && catalogue.data
       ? shownOn(sheetOf(lesson.data, plan.data, catalogue.data))
@@ -40,10 +39,7 @@ export default function SheetPage() {
   if (lesson.isError) return <Failed error={lesson.error} again={() => lesson.refetch()} />;
   if (plan.isError) return <NoPlan lessonId={id} error={plan.error} again={() => plan.refetch()} />;
   if (catalogue.isError) return <Failed error={catalogue.error} again={() => catalogue.refetch()} />;
-  const sheet = sheetOf(lesson.data, plan.data, catalogue.data, {
-    words: words.data ?? {},
-    cues: cues.data ?? {},
-  });
+  const sheet = sheetOf(lesson.data, plan.data, catalogue.data, own.data);
   const hand = lesson.data.handedness as Hand;
   return (
     <div className="sheet mx-auto max-w-[50rem]">

@@ -94,17 +94,17 @@ class OwnWordsTest {
                 .expect(204);
         assertThat(student.get("/api/me").body().at("/cues/disc-turn").asString())
                 .isEqualTo("see who is there");
-        assertThat(coach.get("/api/students/" + id + "/cues")
+        assertThat(coach.get("/api/students/" + id + "/own-words")
                         .expect(200)
                         .body()
-                        .path("disc-turn")
+                        .at("/cues/disc-turn")
                         .asString())
                 .isEqualTo("see who is there");
         assertThat(coach.get("/api/students/" + id + "/record").body().path("studentCue"))
                 .hasSize(1);
         coach.fresh()
                 .signIn("second@demo.example", "demo-coach")
-                .get("/api/students/" + id + "/cues")
+                .get("/api/students/" + id + "/own-words")
                 .refused(404);
         student.put("/api/me/cues/no-such-drill", "{\"words\":\"a\",\"edition\":1}", (Integer) null)
                 .refused(404);

@@ -387,6 +387,17 @@ class PlansTest {
                         .flatMap(d -> d.path("blocks").valueStream())
                         .map(b -> b.path("joined").asString("")))
                 .contains(partner);
+        JsonNode profile = coach.get("/api/students/" + begun.student()).body().path("profile");
+        coach.put(
+                        "/api/students/" + begun.student(),
+                        profile.toString()
+                                .replace("\"flags\":[]", "\"flags\":[\"back\",\"knee\",\"hip\",\"ankle\",\"balance\"]"))
+                .expect(200);
+        coach.put(
+                        begun.lesson() + "/plan",
+                        terms.formatted(begun.today(), begun.today().plusDays(13), joined.formatted(rung, partner)))
+                .expect(200)
+                .body();
         assertThat(coach.put(
                                 begun.lesson() + "/plan",
                                 terms.formatted(begun.today(), begun.today().plusDays(14), joined.formatted(rung, own)))

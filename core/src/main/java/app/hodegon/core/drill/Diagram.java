@@ -3,8 +3,11 @@ package app.hodegon.core.drill;
 import app.hodegon.core.golfer.Movement.Kind;
 import app.hodegon.core.golfer.Movement.Spot;
 import app.hodegon.core.golfer.Movement.Thing;
+import app.hodegon.core.motion.Foot;
 import app.hodegon.core.swing.Identified;
+import java.util.EnumSet;
 import java.util.List;
+import java.util.Set;
 import java.util.stream.Stream;
 
 /**
@@ -16,6 +19,11 @@ import java.util.stream.Stream;
  * @param move what the body or a foot does
  */
 public record Diagram(Stance stance, List<Prop> props, List<Spot> press, Move move) {
+
+    private static final Set<Foot> LEAD = Set.of(Foot.LEAD);
+    private static final Set<Foot> TRAIL = Set.of(Foot.TRAIL);
+    private static final Set<Foot> BOTH = Set.of(Foot.values());
+    private static final Set<Foot> NEITHER = Set.of();
 
     public Diagram {
         props = List.copyOf(props);
@@ -30,6 +38,32 @@ public record Diagram(Stance stance, List<Prop> props, List<Spot> press, Move mo
         return props.stream()
                 .map(p -> new Thing(Identified.of(Kind.class, p.shape().id()), p.at()))
                 .toList();
+    }
+
+    /** The feet that have something to do: pressed, moved, or with a thing at them; a set of one's own. */
+    public Set<Foot> feet() {
+        Set<Foot> feet = EnumSet.noneOf(Foot.class);
+        Stream.concat(press.stream(), props.stream().map(Prop::at)).forEach(spot -> feet.addAll(at(spot)));
+        feet.addAll(moved());
+        return feet;
+    }
+
+    private static Set<Foot> at(Spot spot) {
+        return switch (spot) {
+            case LEAD_TOE, LEAD_HEEL, LEAD_INNER, LEAD_OUTER, LEAD_SOLE, FENCE -> LEAD;
+            case TRAIL_TOE, TRAIL_HEEL, TRAIL_INNER, TRAIL_OUTER, TRAIL_SOLE, TRAIL_ANKLE -> TRAIL;
+            case BETWEEN, DIAGONAL, TOE_LINE -> BOTH;
+            case THIGH, HIP, BELT, POCKET, SEAT -> NEITHER;
+        };
+    }
+
+    private Set<Foot> moved() {
+        return switch (move) {
+            case STEP_LEAD, SHIFT_LEAD -> LEAD;
+            case TURN_TRAIL_FOOT, ROLL_IN, STEP_TRAIL, SHIFT_TRAIL, LIFT_TRAIL_HEEL -> TRAIL;
+            case ROCK -> BOTH;
+            case NONE, TURN_BODY -> NEITHER;
+        };
     }
 
     public record Prop(PropShape shape, Spot at) {}

@@ -56,11 +56,21 @@ final class LessonClimb {
                     .ifPresent(steps::add);
         }
         if (steps.stream().noneMatch(s -> s.rung().withBall())) return List.of();
+        return shared(steps, minutes);
+    }
+
+    /** The parts add up to the minutes: each ends where its share of all of them ends. */
+    private static List<Planner.ClimbPart> shared(List<Step> steps, int minutes) {
         int of = steps.stream().mapToInt(LessonClimb::tenths).sum();
-        return steps.stream()
-                .map(s -> new Planner.ClimbPart(
-                        s, length(s.rung()), Math.max(1, Math.round((float) minutes * tenths(s) / of))))
-                .toList();
+        List<Planner.ClimbPart> parts = new ArrayList<>();
+        int tenths = 0;
+        for (Step step : steps) {
+            int begins = Math.round((float) minutes * tenths / of);
+            tenths += tenths(step);
+            int ends = Math.round((float) minutes * tenths / of);
+            parts.add(new Planner.ClimbPart(step, length(step.rung()), ends - begins));
+        }
+        return List.copyOf(parts);
     }
 
     private static int tenths(Step step) {

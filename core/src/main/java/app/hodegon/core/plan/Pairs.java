@@ -1,18 +1,16 @@
 package app.hodegon.core.plan;
 
-import app.hodegon.core.drill.Diagram;
 import app.hodegon.core.drill.Drill;
 import app.hodegon.core.drill.DrillLibrary;
 import app.hodegon.core.drill.Joint;
 import app.hodegon.core.drill.Place;
 import app.hodegon.core.drill.Rung;
+import app.hodegon.core.motion.Foot;
 import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan.Block;
 import app.hodegon.core.plan.Plan.Day;
 import app.hodegon.core.plan.Plan.Kind;
-import java.util.ArrayList;
 import java.util.Comparator;
-import java.util.EnumSet;
 import java.util.List;
 import java.util.Map;
 import java.util.Optional;
@@ -26,11 +24,6 @@ final class Pairs {
 
     /** What the coach has in place of a partner who wants them apart. */
     static final String APART = "";
-
-    private enum Foot {
-        LEAD,
-        TRAIL
-    }
 
     private final PlanRequest request;
     private final DrillLibrary library;
@@ -80,10 +73,10 @@ final class Pairs {
                 .findFirst();
     }
 
-    /** Why nothing is joined on a rung where the coach joined something, in a sentence; empty where all of it is. */
-    Optional<String> refused(List<Day> days) {
+    /** Why nothing is joined on one of these rungs where the coach joined something, in a sentence; empty where all of it is. */
+    Optional<String> refused(List<Day> days, Set<StepId> rungs) {
         for (Map.Entry<StepId, String> asked : request.edits().joined().entrySet()) {
-            if (asked.getValue().equals(APART)) continue;
+            if (asked.getValue().equals(APART) || !rungs.contains(asked.getKey())) continue;
             Drill other = library.drill(asked.getValue());
             List<Block> blocks = days.stream()
                     .flatMap(d -> d.blocks().stream())
@@ -91,6 +84,9 @@ final class Pairs {
                     .filter(b -> new StepId(b.fault(), b.rung()).equals(asked.getKey()))
                     .toList();
             if (blocks.isEmpty() || blocks.stream().anyMatch(b -> b.joined().isPresent())) continue;
+            if (request.soFar().ease().isPresent()) {
+                return Optional.of("After pain each drill is done by itself for a week.");
+            }
             return blocks.stream()
                     .flatMap(b -> refusal(library.drill(b.drill()), other, b.rung()).stream())
                     .findFirst()
@@ -140,8 +136,8 @@ final class Pairs {
         if (drill.servesEveryFault() || other.servesEveryFault()) {
             return Optional.of("The plain swing carries one thought.");
         }
-        Set<Foot> shared = feet(drill);
-        shared.retainAll(feet(other));
+        Set<Foot> shared = drill.diagram().feet();
+        shared.retainAll(other.diagram().feet());
         if (!shared.isEmpty()) {
             String foot = shared.size() == 2
                     ? "both feet"
@@ -153,22 +149,5 @@ final class Pairs {
 
     private static String lower(Drill drill) {
         return drill.name().toLowerCase();
-    }
-
-    /** The feet that have something to do in a drill: pressed, moved, or with a thing under them. */
-    private static Set<Foot> feet(Drill drill) {
-        Diagram diagram = drill.diagram();
-        List<String> at = new ArrayList<>();
-        diagram.press().forEach(spot -> at.add(spot.id()));
-        diagram.props().forEach(prop -> at.add(prop.at().id()));
-        at.add(diagram.move().id());
-        Set<Foot> feet = EnumSet.noneOf(Foot.class);
-        for (String id : at) {
-            if (id.contains("lead") || id.equals("fence")) feet.add(Foot.LEAD);
-            if (id.contains("trail") || id.equals("roll-in")) feet.add(Foot.TRAIL);
-            if (id.equals("rock") || id.equals("between") || id.equals("toe-line"))
-                feet.addAll(EnumSet.allOf(Foot.class));
-        }
-        return feet;
     }
 }

@@ -119,29 +119,40 @@ public record Plan(
         }
 
         Block withContrast(int reps) {
-            return with(reps, locked, harder, condition, speed);
+            return with(reps, locked, harder, condition, speed, joined);
         }
 
         Block keptByCoach() {
-            return with(contrast, true, harder, condition, speed);
+            return with(contrast, true, harder, condition, speed, joined);
         }
 
         Block madeHarder() {
-            return with(contrast, locked, true, condition, speed);
+            return with(contrast, locked, true, condition, speed, joined);
         }
 
         /** At half the speed, nothing wrong on purpose: it hurt. */
         Block eased() {
-            return with(0, locked, false, condition, speed == 0 ? 0 : Math.max(SLOWEST, speed / 2));
+            return with(0, locked, false, condition, speed == 0 ? 0 : Math.max(SLOWEST, speed / 2), joined);
         }
 
         /** With a half-step and its speed. */
         Block under(HalfStep step) {
             int at = speed == 0 ? 0 : Math.max(SLOWEST, Math.min(100, speed + step.speed()));
-            return with(contrast, locked, harder, Optional.of(step), at);
+            return with(contrast, locked, harder, Optional.of(step), at, joined);
         }
 
-        private Block with(int contrast, boolean locked, boolean harder, Optional<HalfStep> condition, int speed) {
+        /** Done at once with this drill. */
+        Block with(String partner) {
+            return with(contrast, locked, harder, condition, speed, Optional.of(partner));
+        }
+
+        private Block with(
+                int contrast,
+                boolean locked,
+                boolean harder,
+                Optional<HalfStep> condition,
+                int speed,
+                Optional<String> joined) {
             return new Block(
                     fault,
                     drill,
@@ -161,29 +172,6 @@ public record Plan(
                     form,
                     speed,
                     joined);
-        }
-
-        /** Done at once with this drill. */
-        Block with(String partner) {
-            return new Block(
-                    fault,
-                    drill,
-                    rung,
-                    kind,
-                    sets,
-                    repsPerSet,
-                    restSeconds,
-                    strikes,
-                    seconds,
-                    cue,
-                    scored,
-                    contrast,
-                    locked,
-                    harder,
-                    condition,
-                    form,
-                    speed,
-                    Optional.of(partner));
         }
 
         private static final int SLOWEST = 20;

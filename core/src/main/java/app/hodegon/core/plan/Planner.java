@@ -137,20 +137,25 @@ public final class Planner {
     public List<ClimbPart> climb(PlanRequest request, int minutes) {
         PlanRequest inTheBay = request.with(LessonClimb.BAY);
         DrillChoice choice = new DrillChoice(inTheBay, library);
-        return new RouteFinder(inTheBay, library, choice)
-                .routes().stream()
-                        .map(route -> LessonClimb.of(
-                                route,
-                                s -> choice.possibleAt(library.drill(s.drill()), Place.RANGE, s.rung()),
-                                minutes))
-                        .filter(parts -> !parts.isEmpty())
-                        .findFirst()
-                        .orElse(List.of());
+        RouteFinder finder = new RouteFinder(inTheBay, library, choice);
+        return finder.routes().stream()
+                .map(route -> LessonClimb.of(
+                        route,
+                        s -> choice.possibleAt(library.drill(s.drill()), Place.RANGE, s.rung())
+                                && !finder.hurtBelow(s.fault(), s.rung()),
+                        minutes))
+                .filter(parts -> !parts.isEmpty())
+                .findFirst()
+                .orElse(List.of());
     }
 
-    /** Why two drills that the coach joined are laid apart, in a sentence; empty where none are. */
-    public Optional<String> refusedPair(PlanRequest request, Plan plan) {
-        return new Pairs(request, library, new DrillChoice(request, library)).refused(plan.days());
+    /**
+     * Why two drills that the coach joined are laid apart, in a sentence; empty where none are.
+     *
+     * @param asked the rungs that matter: what was joined long ago and fits no more goes on alone, unsaid
+     */
+    public Optional<String> refusedPair(PlanRequest request, Plan plan, Set<Edits.StepId> asked) {
+        return new Pairs(request, library, new DrillChoice(request, library)).refused(plan.days(), asked);
     }
 
     /**

@@ -231,7 +231,7 @@ final class RouteFinder {
     }
 
     /** Whether it hurt on a lower rung: nobody goes up out of pain. */
-    private boolean hurtBelow(Fault fault, Rung rung) {
+    boolean hurtBelow(Fault fault, Rung rung) {
         return request.soFar()
                 .ease()
                 .map(e -> e.notAbove().get(fault))

@@ -61,7 +61,30 @@ class LessonClimbTest {
             Drill drill = LIBRARY.drill(p.step().drill());
             assertThat(drill.places()).contains(Place.RANGE);
         });
-        assertThat(parts.stream().mapToInt(ClimbPart::minutes).sum()).isBetween(28, 32);
+        for (int minutes = 10; minutes <= 120; minutes++) {
+            List<ClimbPart> shared = PLANNER.climb(request, minutes);
+            assertThat(shared.stream().mapToInt(ClimbPart::minutes).sum()).isEqualTo(minutes);
+            assertThat(shared).allMatch(p -> p.minutes() > 0);
+        }
+    }
+
+    /** What was passed long ago is no way round the pain. */
+    @Test
+    void nobodyIsLedUpOutOfPain() {
+        Student passed = Requests.improver(Requests.USUAL_WEEK)
+                .after(PLANNER
+                        .plan(Requests.of(Requests.improver(Requests.USUAL_WEEK), Approach.DEFAULT, 28, Fault.SWAY))
+                        .route()
+                        .stream()
+                        .filter(s -> s.rung().compareTo(Rung.FULL) <= 0)
+                        .map(s -> new Student.Done(s.drill(), s.rung(), true))
+                        .toList());
+        PlanRequest request = Requests.of(passed, Approach.DEFAULT, 14, Fault.SWAY);
+        assertThat(rungs(PLANNER.climb(request, 30))).contains(Rung.FULL);
+        PlanRequest hurt = request.after(new PlanRequest.SoFar(
+                Map.of(),
+                Optional.of(new PlanRequest.Ease(Map.of(Fault.SWAY, Rung.SHORT), Requests.FROM.plusDays(7)))));
+        assertThat(rungs(PLANNER.climb(hurt, 30))).isNotEmpty().allMatch(r -> r.compareTo(Rung.SHORT) <= 0);
     }
 
     @Test

@@ -60,7 +60,7 @@ class PairsTest {
         assertThat(joined.days().stream().flatMap(d -> d.blocks().stream()))
                 .filteredOn(b -> b.kind() != Kind.MAIN)
                 .allMatch(b -> b.joined().isEmpty());
-        assertThat(PLANNER.refusedPair(joining(request, own, partner.drill()), joined))
+        assertThat(PLANNER.refusedPair(joining(request, own, partner.drill()), joined, Set.of(FEEL)))
                 .isEmpty();
     }
 
@@ -75,7 +75,7 @@ class PairsTest {
                 for (Alternative partner : PLANNER.partners(request, step.drill(), step.rung())) {
                     PlanRequest with = request.with(new Edits(List.of(), Set.of(), Map.of(id, step.drill()), Set.of())
                             .joining(Map.of(id, partner.drill())));
-                    assertThat(PLANNER.refusedPair(with, PLANNER.plan(with)))
+                    assertThat(PLANNER.refusedPair(with, PLANNER.plan(with), Set.of(id)))
                             .as(step.drill() + " with " + partner.drill())
                             .isEmpty();
                     offered++;
@@ -95,7 +95,7 @@ class PairsTest {
     void whatCannotBeDoneAtOnceIsRefusedInWords(String own, String other, String why) {
         PlanRequest request = joining(Requests.of(Fault.SWAY), own, other);
         Plan plan = PLANNER.plan(request);
-        assertThat(PLANNER.refusedPair(request, plan)).contains(why);
+        assertThat(PLANNER.refusedPair(request, plan, Set.of(FEEL))).contains(why);
         assertThat(mains(plan, Rung.FEEL))
                 .as("laid apart")
                 .allMatch(b -> b.joined().isEmpty());
@@ -149,7 +149,7 @@ class PairsTest {
                 .with(new Edits(List.of(), Set.of(), Map.of(), Set.of()).joining(Map.of(step, Pairs.APART)));
         Plan plan = PLANNER.plan(request);
         assertThat(mains(plan, Rung.FEEL)).allMatch(b -> b.joined().isEmpty());
-        assertThat(PLANNER.refusedPair(request, plan)).isEmpty();
+        assertThat(PLANNER.refusedPair(request, plan, Set.of(FEEL))).isEmpty();
     }
 
     @Test
@@ -165,5 +165,27 @@ class PairsTest {
                         .noneMatch(p -> LIBRARY.drill(p.drill()).loads(joint));
             }
         }
+    }
+
+    /** Pain, and what a check left open, decide before any pair. */
+    @Test
+    void afterPainEachDrillIsAlone() {
+        PlanRequest request = Requests.of(Fault.SWAY);
+        String own = PLANNER.plan(request).route().stream()
+                .filter(s -> s.rung() == Rung.FEEL)
+                .findFirst()
+                .orElseThrow()
+                .drill();
+        PlanRequest joined = joining(
+                request, own, PLANNER.partners(request, own, Rung.FEEL).get(0).drill());
+        PlanRequest hurt = joined.after(new PlanRequest.SoFar(
+                Map.of(), Optional.of(new PlanRequest.Ease(Map.of(Fault.SWAY, Rung.FEEL), Requests.FROM.plusDays(7)))));
+        Plan plan = PLANNER.plan(hurt);
+        assertThat(mains(plan, Rung.FEEL)).isNotEmpty().allMatch(b -> b.joined().isEmpty());
+        assertThat(PLANNER.refusedPair(hurt, plan, Set.of(FEEL)))
+                .contains("After pain each drill is done by itself for a week.");
+        assertThat(PLANNER.refusedPair(hurt, plan, Set.of()))
+                .as("joined before it hurt: nothing that is asked now")
+                .isEmpty();
     }
 }

@@ -2,6 +2,7 @@ package app.hodegon.server.plan;
 
 import app.hodegon.core.diagnosis.Fault;
 import app.hodegon.core.drill.Joint;
+import app.hodegon.core.plan.Edits.StepId;
 import app.hodegon.core.plan.Plan;
 import app.hodegon.core.plan.PlanRequest;
 import app.hodegon.core.plan.Planner;
@@ -21,6 +22,7 @@ import app.hodegon.server.student.Students;
 import java.time.LocalDate;
 import java.util.List;
 import java.util.Optional;
+import java.util.Set;
 import java.util.UUID;
 import java.util.function.Function;
 import java.util.function.UnaryOperator;
@@ -75,9 +77,11 @@ public class PlanDrafts {
     public StoredPlan draft(Account coach, UUID lessonId, PlanTerms terms) {
         StoredLesson lesson = lessons.toChange(coach, lessonId);
         Optional<StoredPlan> running = plans.assignedOfLesson(lessonId);
-        plans.ofLesson(lessonId).ifPresent(now -> requests.refuseBehind(terms, now.terms(), running));
+        Optional<PlanTerms> known = plans.ofLesson(lessonId).map(StoredPlan::terms);
+        known.ifPresent(now -> requests.refuseBehind(terms, now, running));
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
-        return found.ofCoach(coach, lay(student, lesson, requests.complete(student, terms, running), true));
+        return found.ofCoach(
+                coach, lay(student, lesson, requests.complete(student, terms, running), terms.joinedSince(known)));
     }
 
     /**
@@ -106,26 +110,27 @@ public class PlanDrafts {
         StoredStudent student = students.ofCoach(coach, lesson.studentId());
         PlanTerms complete = requests.complete(student, terms, Optional.empty());
         PlanRequest asked = requests.of(student, lesson, complete, Optional.empty());
-        return found.ofCoach(coach, lay(student, lesson, complete.with(asked, refit.apply(asked)), false));
+        return found.ofCoach(coach, lay(student, lesson, complete.with(asked, refit.apply(asked)), Set.of()));
     }
 
-    private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms, boolean byCoach) {
-        PlanView view = laid(student, lesson, terms, byCoach);
+    private UUID lay(StoredStudent student, StoredLesson lesson, PlanTerms terms, Set<StepId> joinedNow) {
+        PlanView view = laid(student, lesson, terms, joinedNow);
         lessons.planChanged(lesson.id());
         return plans.add(student.id(), lesson.id(), terms, view);
     }
 
-    private PlanView laid(StoredStudent student, StoredLesson lesson, PlanTerms terms, boolean byCoach) {
+    /**
+     * @param joinedNow where the coach just joined two drills: what was joined before goes on alone where it fits no more
+     */
+    private PlanView laid(StoredStudent student, StoredLesson lesson, PlanTerms terms, Set<StepId> joinedNow) {
         Optional<StoredPlan> running = plans.assignedOfLesson(lesson.id());
         PlanRequest request = requests.of(student, lesson, terms, running);
         Planner planner = new Planner(drills.of(student.coachId()));
         Plan plan = Invalid.in("edits", () -> planner.plan(request));
-        if (byCoach) {
-            // What is laid again by itself goes on without a pair that no longer fits.
-            Invalid.in("edits.joined", () -> planner.refusedPair(request, plan)).ifPresent(why -> {
-                throw new Invalid("edits.joined", why);
-            });
-        }
+        Invalid.in("edits.joined", () -> planner.refusedPair(request, plan, joinedNow))
+                .ifPresent(why -> {
+                    throw new Invalid("edits.joined", why);
+                });
         return PlanView.of(
                         plan,
                         outlooks.of(student, plan, terms, request.from(), request.from()),
@@ -167,7 +172,7 @@ public class PlanDrafts {
         StoredStudent student = students.byId(running.studentId());
         PlanTerms terms = requests.withoutStopped(student.id(), running.terms());
         if (requests.isOver(running, terms)) throw new Conflict(OVER);
-        PlanView view = laid(student, lessons.byId(running.lessonId()), terms.smaller(true), false);
+        PlanView view = laid(student, lessons.byId(running.lessonId()), terms.smaller(true), Set.of());
         return SmallerView.of(
                 running.plan(),
                 view,
@@ -195,7 +200,7 @@ public class PlanDrafts {
         PlanRequest asked = requests.of(student, lesson, goesOnBy, Optional.of(running));
         LayAgain again = how.apply(asked);
         PlanTerms changed = goesOnBy.with(asked, asked.with(again.edits()));
-        PlanView view = laid(student, lesson, changed, false);
+        PlanView view = laid(student, lesson, changed, Set.of());
         List<String> changes = running.differenceTo(running.with(view), drills.of(student.coachId()));
         if (changes.isEmpty()) return false;
         plans.goOn(planId, changed, view);
@@ -209,7 +214,7 @@ public class PlanDrafts {
     /** A draft that no longer fits stays as it was: whoever hands it over is told. */
     private void follow(StoredStudent student, StoredLesson lesson, StoredPlan draft) {
         try {
-            lay(student, lesson, requests.withoutStopped(student.id(), draft.terms()), false);
+            lay(student, lesson, requests.withoutStopped(student.id(), draft.terms()), Set.of());
         } catch (Invalid | Conflict doesNotFit) {
             LOG.info("The draft of plan {} was not laid again: it does not fit any more.", draft.id());
         }

@@ -305,6 +305,15 @@ public record PlanTerms(
                 .toList();
     }
 
+    /** On which rungs these terms join drills otherwise than those known before. */
+    Set<StepId> joinedSince(Optional<PlanTerms> known) {
+        Map<StepId, String> before = known.map(k -> k.toEdits().joined()).orElse(Map.of());
+        return toEdits().joined().entrySet().stream()
+                .filter(j -> !j.getValue().equals(before.get(j.getKey())))
+                .map(Map.Entry::getKey)
+                .collect(Collectors.toSet());
+    }
+
     /** These terms with what {@code changed} has otherwise than {@code asked}. */
     PlanTerms with(PlanRequest asked, PlanRequest changed) {
         boolean sameWeek = changed.student().week().equals(asked.student().week());

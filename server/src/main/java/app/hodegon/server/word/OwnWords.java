@@ -66,8 +66,8 @@ public class OwnWords {
     void show(Account coach, String drill, byte[] film, String agreedBy) {
         known(coach.id(), drill);
         accounts.lock(coach.id());
-        boolean another = !words.films(coach.id()).containsKey(drill);
-        if (another && words.countFilms(coach.id()) >= MOST_FILMS) {
+        Map<String, DrillFilmView> films = words.films(coach.id());
+        if (!films.containsKey(drill) && films.size() >= MOST_FILMS) {
             throw new Invalid("mp4", "You keep " + MOST_FILMS + " films already: remove one first.");
         }
         words.putFilm(coach.id(), drill, film, agreedBy.strip(), today.ofCoach(coach.id()));

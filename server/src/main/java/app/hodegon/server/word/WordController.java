@@ -4,6 +4,7 @@ import app.hodegon.server.account.Account;
 import app.hodegon.server.film.Mp4;
 import app.hodegon.server.http.Invalid;
 import app.hodegon.server.http.Plain;
+import app.hodegon.server.student.StoredStudent;
 import app.hodegon.server.student.Students;
 import jakarta.validation.Valid;
 import jakarta.validation.constraints.Max;
@@ -87,10 +88,20 @@ class WordController {
         return ResponseEntity.ok().cacheControl(CacheControl.noStore()).body(words.film(coach.id(), drill));
     }
 
-    /** What this student calls the cues, by drill. */
-    @GetMapping("/students/{id}/cues")
-    Map<String, String> cues(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
-        return words.cues(students.ofCoach(coach, id).id());
+    /**
+     * What is said of drills for one student.
+     *
+     * @param words the student's own coach's, whoever stands in
+     * @param cues the student's, by drill
+     */
+    record OwnWordsView(
+            @NotNull Map<String, DrillWordsView> words,
+            @NotNull Map<String, String> cues) {}
+
+    @GetMapping("/students/{id}/own-words")
+    OwnWordsView ofStudent(@AuthenticationPrincipal Account coach, @PathVariable UUID id) {
+        StoredStudent student = students.ofCoach(coach, id);
+        return new OwnWordsView(words.ofCoach(student.coachId()), words.cues(id));
     }
 
     @GetMapping(path = "/me/drill-words/{drill}/film", produces = "video/mp4")

@@ -39,10 +39,6 @@ class WordRepository {
                 .fetchMap(DRILL_FILM.DRILL, row -> new DrillFilmView(row.value2(), row.value3(), row.value4()));
     }
 
-    int countFilms(UUID coach) {
-        return db.fetchCount(DRILL_FILM, DRILL_FILM.COACH_ID.eq(coach));
-    }
-
     /** @param words none take those away that were there */
     void put(UUID coach, String drill, String words) {
         db.deleteFrom(DRILL_WORD)
