@@ -20,10 +20,8 @@ export function partnerOf(block: PlanBlock, catalogue: Catalogue): Drill | undef
   return block.joined ? catalogue.drills[block.joined] : undefined;
 }
 
-/** What the second drill asks for at the same time; empty for most blocks. */
+/** What the second drill adds: its set-up and what to think of, for the arms and the club do what the first one says. */
 export function atOnce(block: PlanBlock, catalogue: Catalogue): string {
   const partner = partnerOf(block, catalogue);
-  return partner
-    ? `At once, ${partner.name.toLowerCase()}: ${partner.variations[block.rung] ?? partner.cue}`
-    : "";
+  return partner ? `At once, ${partner.name.toLowerCase()}: ${partner.setUp} ${partner.cue}.` : "";
 }

@@ -308,7 +308,7 @@ describe("two drills at once", () => {
     const disc = CATALOGUE.drills["disc-turn"]!;
     const drills = {
       ...CATALOGUE.drills,
-      toe: { ...disc, id: "toe", name: "Toe prop", variations: { feel: "On it." } },
+      toe: { ...disc, id: "toe", name: "Toe prop", setUp: "A prop under the toes.", cue: "On it" },
     };
     const me = meWith([block({ joined: "toe" })]);
     const known = {
@@ -318,7 +318,7 @@ describe("two drills at once", () => {
     serve({ [path]: me, ...known });
     open(<RunnerPage />, { path: "/today/practice" });
     await screen.findByRole("heading", { name: "Disc turn with toe prop" });
-    expect(screen.getByText("At once, toe prop: On it.")).toBeTruthy();
+    expect(screen.getByText("At once, toe prop: A prop under the toes. On it.")).toBeTruthy();
     cleanup();
     serve({ [path]: { ...me, stopped: ["toe"] }, ...known });
     open(<RunnerPage />, { path: "/today/practice" });

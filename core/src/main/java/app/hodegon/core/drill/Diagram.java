@@ -127,5 +127,10 @@ public record Diagram(Stance stance, List<Prop> props, List<Spot> press, Move mo
         public String id() {
             return id;
         }
+
+        /** Whether it is more than the turn that every swing has. */
+        public boolean ofItsOwn() {
+            return this != NONE && this != TURN_BODY;
+        }
     }
 }

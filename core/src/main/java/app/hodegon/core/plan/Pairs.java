@@ -17,8 +17,8 @@ import java.util.Optional;
 import java.util.Set;
 
 /**
- * Two drills done at once, in one block and one count: a pair that the library names, or two of one rung that use
- * different feet. A named pair joins by itself once both parts are passed; the coach joins, or takes apart.
+ * Two drills done at once, in one block and one count: a pair that the library names, or two of one rung in one
+ * stance that use different feet, at most one of them a movement of its own. A named pair joins by itself once both parts are passed; the coach joins, or takes apart.
  */
 final class Pairs {
 
@@ -135,6 +135,12 @@ final class Pairs {
         if (areNamed(drill, other)) return Optional.empty();
         if (drill.servesEveryFault() || other.servesEveryFault()) {
             return Optional.of("The plain swing carries one thought.");
+        }
+        if (drill.diagram().stance() != other.diagram().stance()) {
+            return Optional.of(drill.name() + " and " + lower(other) + " stand differently.");
+        }
+        if (drill.diagram().move().ofItsOwn() && other.diagram().move().ofItsOwn()) {
+            return Optional.of(drill.name() + " and " + lower(other) + " are two movements.");
         }
         Set<Foot> shared = drill.diagram().feet();
         shared.retainAll(other.diagram().feet());

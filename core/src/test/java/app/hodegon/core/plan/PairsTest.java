@@ -75,6 +75,15 @@ class PairsTest {
                 for (Alternative partner : PLANNER.partners(request, step.drill(), step.rung())) {
                     PlanRequest with = request.with(new Edits(List.of(), Set.of(), Map.of(id, step.drill()), Set.of())
                             .joining(Map.of(id, partner.drill())));
+                    Drill own = LIBRARY.drill(step.drill());
+                    Drill other = LIBRARY.drill(partner.drill());
+                    if (partner.why().startsWith("asks")) {
+                        assertThat(own.diagram().stance())
+                                .isEqualTo(other.diagram().stance());
+                        assertThat(own.diagram().move().ofItsOwn()
+                                        && other.diagram().move().ofItsOwn())
+                                .isFalse();
+                    }
                     assertThat(PLANNER.refusedPair(with, PLANNER.plan(with), Set.of(id)))
                             .as(step.drill() + " with " + partner.drill())
                             .isEmpty();
@@ -89,6 +98,8 @@ class PairsTest {
     @CsvSource({
         "outer-prop, outer-prop, A drill is not joined with itself.",
         "outer-prop, rod-underfoot, Prop under the outer edge and rod under the foot both ask for the right foot.",
+        "disc-turn, one-step-swing, Disc turn and one-step swing stand differently.",
+        "disc-turn, lead-toe-squash, Disc turn and toe squash are two movements.",
         "outer-prop, across-in-three, A set of three moves is done by itself.",
         "outer-prop, plain-swing, 'Plain swing, one cue is no drill for the rung feel.'",
     })
