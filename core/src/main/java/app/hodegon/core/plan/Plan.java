@@ -141,9 +141,9 @@ public record Plan(
             return with(contrast, locked, harder, Optional.of(step), at, joined);
         }
 
-        /** Done at once with this drill. */
+        /** Done at once with this drill, which is hard enough. */
         Block with(String partner) {
-            return with(contrast, locked, harder, condition, speed, Optional.of(partner));
+            return with(contrast, locked, false, condition, speed, Optional.of(partner));
         }
 
         private Block with(
